@@ -1,0 +1,52 @@
+/** Imports run only downward: app > server, cli > demo > core. `npm run directions` proves it. */
+const onlyTo = (name, from, to) => ({
+  name,
+  severity: 'error',
+  comment: `${from} may import only ${to}`,
+  from: { path: `^${from}/` },
+  to: { path: '^(app|server|cli|demo|core|e2e|scripts)/', pathNot: `^(${to})/` },
+})
+module.exports = {
+  forbidden: [
+    onlyTo('core-stands-alone', 'core', 'core'),
+    onlyTo('demo-knows-core', 'demo', 'demo|core'),
+    onlyTo('cli-knows-core', 'cli', 'cli|demo|core'),
+    onlyTo('server-knows-core', 'server', 'server|demo|core'),
+    onlyTo('app-knows-below', 'app', 'app|demo|core'),
+    {
+      name: 'core-has-no-interface-code',
+      severity: 'error',
+      comment: 'core is pure: no Vue, no browser, no Node module; zod is its only package',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: 'node_modules/zod' },
+    },
+    {
+      name: 'look-knows-no-station',
+      severity: 'error',
+      comment: 'app/look is the bottom of the app: drawings and figures know no bench and no station',
+      from: { path: '^app/look/' },
+      to: { path: '^app/(bench|stations|frame|shelf|workers|instruments)/' },
+    },
+    {
+      name: 'stations-keep-apart',
+      severity: 'error',
+      comment: 'a station imports no other station; what two share belongs to core, look or bench',
+      from: { path: '^app/stations/([^/]+)/' },
+      to: { path: '^app/stations/([^/]+)/', pathNot: '^app/stations/$1/' },
+    },
+    {
+      name: 'bench-knows-no-page',
+      severity: 'error',
+      from: { path: '^app/bench/' },
+      to: { path: '^app/(stations|frame|shelf)/' },
+    },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'no-orphan-imports', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.js', '.mjs', '.json', '.css'] },
+  },
+}

@@ -1,0 +1,6 @@
+import type { Verb } from './verb'
+import { analyse } from './analyse'
+import { convert } from './convert'
+
+/** The verbs by name, one file each. */
+export const verbs: Record<string, Verb<never, unknown>> = { convert, analyse } as unknown as Record<string, Verb<never, unknown>>

@@ -1,0 +1,34 @@
+import { CodedError, type ErrorCode } from './errors'
+
+/** The sentence for each code: what was expected and what to do. `{x}` stands for a fact of the error. */
+const sentences: Record<ErrorCode, string> = {
+  'not-a-number': 'Expected a number with its unit, such as {example}; got “{got}”.',
+  'ambiguous-number': '“{got}” can be read in two ways. Write {whole} or {decimal}.',
+  'unknown-unit': 'The unit “{got}” is not known here. Known units: {known}.',
+  'wrong-kind-of-unit': '“{got}” measures {gotKind}, but {wantedKind} is needed here. Known units: {known}.',
+  missing: '{field} is missing: it is needed for {purpose}.',
+  negative: '{field} cannot be below zero; got {got}.',
+  'not-positive': '{field} must be more than zero; got {got}.',
+  'not-whole': '{field} must be a whole number; got {got}.',
+  'out-of-range': '{field} must lie between {low} and {high}; got {got}.',
+  'not-one-of': '{field} must be one of {known}; got “{got}”.',
+  'wrong-shape': '{field}: {detail}.',
+  'out-of-order': '{field}: the lower value {low} is not below the upper value {high}.',
+  'not-hundred-percent': 'The failure places must add up to 100 %; they make {got} %.',
+  'uncalibrated-hands': 'Pull this grip on the scale three times first (Shelf, hand calibration): hands without that give an order, not a load.',
+  'trace-too-short': 'The trace holds {got} usable points; at least {low} are needed.',
+  'not-json': 'This is not a JSON text: {detail}.',
+  'not-a-bench-file': 'This file is not a Paste Bench bench file: {detail}. Nothing was read in.',
+  'newer-version': 'This bench file has version {got}; this app knows up to {known}. Update the app first. The file was left untouched.',
+  damaged: 'The bench file is damaged at {field}: {detail}. Nothing was read in.',
+  conflict: '{field} was changed elsewhere in the meantime. Nothing was written; look again and repeat the change.',
+  'unknown-verb': 'There is no verb “{got}”. Known: {known}.',
+}
+
+/** What to tell the person: the sentence of a coded error with its facts put in; any other error by its own message. */
+export function sayError(error: unknown): string {
+  if (!(error instanceof CodedError)) return error instanceof Error ? error.message : String(error)
+  return sentences[error.code].replace(/\{(\w+)\}/g, (_, key: string) =>
+    key === 'field' && error.facts['field'] === undefined ? error.path || 'The input' : String(error.facts[key] ?? '?'),
+  )
+}

@@ -1,0 +1,45 @@
+// Turns the knowledge tables (CSV) into the JSON that core/knowledge ships. Run by hand when a table changes:
+//   node scripts/knowledge.mjs FOLDER_WITH_THE_CSV_FILES
+import { readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import Papa from 'papaparse'
+
+const from = process.argv[2]
+if (!from) throw new Error('say which folder holds families.csv, materials.csv and strengths.csv')
+const out = new URL('../core/knowledge/', import.meta.url).pathname
+const read = (name) => Papa.parse(readFileSync(join(from, name), 'utf8'), { header: true, skipEmptyLines: true }).data
+
+const list = (text) => (text ? text.split(';') : [])
+const number = (text) => (text === '' || text === undefined ? null : Number(text))
+const lists = new Set(['needs', 'attacks', 'hazards', 'sensitiveTo'])
+const numeric =
+  /^(waitMinS|waitMaxS|openS|holdS|handlingS|fullS|gapMaxMm|serviceM..C|expands|spreadGm2|densityGml|packSize|packPrice|potLifeS|shelfUnopenedMonths|shelfOpenedDays|porosity|surfaceEnergyMNm|softensC|tensileMPa|tearNPerMm|modulusMPa|typicalThicknessMm)$/
+const yesNo = new Set(['vapourBarrier', 'transparent', 'flexible', 'yellows', 'sandable', 'paintable', 'carvable'])
+const flexYes = (row, key) => (key === 'flexible' || yesNo.has(key) ? row[key] === 'yes' : row[key])
+const typed = (row) =>
+  Object.fromEntries(
+    Object.keys(row).map((key) => [
+      key,
+      lists.has(key) ? list(row[key]) : numeric.test(key) ? number(row[key]) : yesNo.has(key) ? flexYes(row, key) : row[key],
+    ]),
+  )
+const write = (name, rows) => writeFileSync(join(out, name), `[\n${rows.map((r) => JSON.stringify(r)).join(',\n')}\n]\n`)
+
+write('families.json', read('families.csv').map(typed))
+write('materials.json', read('materials.csv').map(typed))
+// One row a material and family; materials of a group without a row of their own take the group's. Columns as arrays keep the file small.
+write(
+  'strengths.json',
+  read('strengths.csv').map((r) => [
+    r.scope === 'group' ? `group:${r.target}` : r.target,
+    r.family,
+    r.test,
+    Number(r.bondMPa),
+    Number(r.peelNPerMm),
+    Number(r.cv),
+    r.failure,
+    Number(r.observedMPa),
+    Number(r.observedPeelNPerMm),
+    r.basis,
+  ]),
+)
