@@ -39,7 +39,10 @@ export default [
         { object: 'Math', property: 'random', message: 'Take a seeded generator (core/planning/random.ts).' },
         { object: 'Date', property: 'now', message: 'Take the time as an argument.' },
       ],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Take the time as an argument.' }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Take the time as an argument.' },
+      ],
     },
   },
 ]

@@ -6,7 +6,14 @@ const lap = { test: 'lap-shear', way: 'gauge', value: 9.5, unit: 'kgf', widthMm:
 
 describe('the core from the command line', () => {
   it('converts, ignoring fields that do not belong to the test', () => {
-    const { code, out } = run('convert', { ...lap, tareKg: 0.2, armLoadMm: 300, armJointMm: 50, areaMm2: null, thicknessMm: 5 })
+    const { code, out } = run('convert', {
+      ...lap,
+      tareKg: 0.2,
+      armLoadMm: 300,
+      armJointMm: 50,
+      areaMm2: null,
+      thicknessMm: 5,
+    })
     expect(code).toBe(0)
     expect(JSON.parse(out)).toEqual({ forceN: 9.5 * 9.80665, result: (9.5 * 9.80665) / 300, unit: 'MPa' })
   })
@@ -38,7 +45,11 @@ describe('the core from the command line', () => {
   })
 
   it('analyses, and names the reading that is wrong', () => {
-    const good = run('analyse', { required: 8, readings: [{ procedure: 'A', kind: 'exact', value: 12 }], ratios: [['A', 'A']] })
+    const good = run('analyse', {
+      required: 8,
+      readings: [{ procedure: 'A', kind: 'exact', value: 12 }],
+      ratios: [['A', 'A']],
+    })
     expect(JSON.parse(good.out).procedures[0]).toMatchObject({ procedure: 'A', n: 1, exact: 1, censored: 0, pBest: 1 })
     const bad = run('analyse', { required: null, readings: [{ procedure: 'A', kind: 'between', low: 5, high: 4 }] })
     expect(JSON.parse(bad.err).error).toMatchObject({ code: 'out-of-order', path: 'readings.0.high' })
@@ -47,7 +58,11 @@ describe('the core from the command line', () => {
   })
 
   it('says there is nothing to say yet for no readings', () => {
-    expect(JSON.parse(run('analyse', { required: 8, readings: [] }).out)).toEqual({ scatter: null, procedures: [], ratios: [] })
+    expect(JSON.parse(run('analyse', { required: 8, readings: [] }).out)).toEqual({
+      scatter: null,
+      procedures: [],
+      ratios: [],
+    })
   })
 
   it('prints the schema of what goes in and out', () => {

@@ -45,7 +45,11 @@ function eachSafely(run: () => unknown): unknown {
 
 function verbOf(name: string) {
   const found = Object.hasOwn(verbs, name) ? verbs[name] : undefined
-  if (!found) throw new CodedError('unknown-verb', '', { got: name || 'nothing', known: [...Object.keys(verbs), 'schema VERB'].join(', ') })
+  if (!found)
+    throw new CodedError('unknown-verb', '', {
+      got: name || 'nothing',
+      known: [...Object.keys(verbs), 'schema VERB'].join(', '),
+    })
   return found
 }
 

@@ -20,10 +20,17 @@ const typed = (row) =>
   Object.fromEntries(
     Object.keys(row).map((key) => [
       key,
-      lists.has(key) ? list(row[key]) : numeric.test(key) ? number(row[key]) : yesNo.has(key) ? flexYes(row, key) : row[key],
+      lists.has(key)
+        ? list(row[key])
+        : numeric.test(key)
+          ? number(row[key])
+          : yesNo.has(key)
+            ? flexYes(row, key)
+            : row[key],
     ]),
   )
-const write = (name, rows) => writeFileSync(join(out, name), `[\n${rows.map((r) => JSON.stringify(r)).join(',\n')}\n]\n`)
+const write = (name, rows) =>
+  writeFileSync(join(out, name), `[\n${rows.map((r) => JSON.stringify(r)).join(',\n')}\n]\n`)
 
 write('families.json', read('families.csv').map(typed))
 write('materials.json', read('materials.csv').map(typed))

@@ -3,4 +3,7 @@ import { analyse } from './analyse'
 import { convert } from './convert'
 
 /** The verbs by name, one file each. */
-export const verbs: Record<string, Verb<never, unknown>> = { convert, analyse } as unknown as Record<string, Verb<never, unknown>>
+export const verbs: Record<string, Verb<never, unknown>> = { convert, analyse } as unknown as Record<
+  string,
+  Verb<never, unknown>
+>

@@ -20,13 +20,24 @@ export function readInput<In>(schema: z.ZodType<In>, data: unknown): In {
 function codedIssue(issue: z.core.$ZodIssue): CodedError {
   const path = issue.path.join('.')
   const field = path || 'The input'
-  if (issue.input === undefined && (issue.code === 'invalid_type' || issue.code === 'invalid_value')) return new CodedError('missing', path, { field, purpose: 'this verb' })
-  if (issue.code === 'invalid_type' && issue.expected === 'number') return new CodedError('not-a-number', path, { got: String(issue.input), example: '12.5' })
-  if (issue.code === 'invalid_value') return new CodedError('not-one-of', path, { field, got: String(issue.input), known: issue.values.map(String).join(', ') })
+  if (issue.input === undefined && (issue.code === 'invalid_type' || issue.code === 'invalid_value'))
+    return new CodedError('missing', path, { field, purpose: 'this verb' })
+  if (issue.code === 'invalid_type' && issue.expected === 'number')
+    return new CodedError('not-a-number', path, { got: String(issue.input), example: '12.5' })
+  if (issue.code === 'invalid_value')
+    return new CodedError('not-one-of', path, {
+      field,
+      got: String(issue.input),
+      known: issue.values.map(String).join(', '),
+    })
   if (issue.code === 'invalid_union') {
     const inner = issue.errors.map((list) => list[0]).find((first) => first && first.path.length > 0)
     if (inner) return codedIssue({ ...inner, path: [...issue.path, ...inner.path] } as z.core.$ZodIssue)
-    return new CodedError('not-one-of', path, { field, got: JSON.stringify(issue.input) ?? 'nothing', known: unionChoices(issue) })
+    return new CodedError('not-one-of', path, {
+      field,
+      got: JSON.stringify(issue.input) ?? 'nothing',
+      known: unionChoices(issue),
+    })
   }
   return new CodedError('wrong-shape', path, { field, detail: issue.message })
 }

@@ -30,7 +30,10 @@ describe('cost of a joint', () => {
   })
   it('knows sticks, tapes and pieces, and refuses what it does not', () => {
     expect(packGrams({ family: 'hotmelt-low', packSize: 20, packUnit: 'stick', packPrice: 5 })).toBe(180)
-    expect(packGrams({ family: 'tape-double', packSize: 25, packUnit: 'm', packPrice: 4 })).toBeCloseTo(25 * 0.012 * 100, 10)
+    expect(packGrams({ family: 'tape-double', packSize: 25, packUnit: 'm', packPrice: 4 })).toBeCloseTo(
+      25 * 0.012 * 100,
+      10,
+    )
     expect(() => packGrams({ family: 'ca-thin', packSize: 2, packUnit: 'bucket', packPrice: 4 })).toThrow(/not-one-of/)
     expect(() => cost({ ...job, areaCm2: -1 })).toThrow(/areaCm2/)
   })

@@ -70,7 +70,11 @@ export function packGrams(adhesive: CostInput['adhesive']): number {
       // A dot or trim of about 10 mm; counted by the area it covers.
       return size * 1e-4 * Math.max(spread, 1)
     default:
-      throw new CodedError('not-one-of', 'adhesive.packUnit', { field: 'The pack unit', got: adhesive.packUnit, known: 'g, kg, ml, l, stick, m, piece' })
+      throw new CodedError('not-one-of', 'adhesive.packUnit', {
+        field: 'The pack unit',
+        got: adhesive.packUnit,
+        known: 'g, kg, ml, l, stick, m, piece',
+      })
   }
 }
 
@@ -87,15 +91,31 @@ export function cost(input: CostInput): CostResult {
   const joints = positive(input.joints, 'joints', 'The number of joints', 'the cost')
   const price = notNegative(input.adhesive.packPrice, 'adhesive.packPrice', 'The pack price', 'the cost')
   const faces = family.faces === 'both' ? 2 : 1
-  const spread = notNegative(input.adhesive.spreadGm2 ?? family.spreadGm2, 'adhesive.spreadGm2', 'The spread', 'the cost')
+  const spread = notNegative(
+    input.adhesive.spreadGm2 ?? family.spreadGm2,
+    'adhesive.spreadGm2',
+    'The spread',
+    'the cost',
+  )
   const glueG = (areaCm2 / 1e4) * faces * spread * coats * (1 + waste)
   const packG = packGrams(input.adhesive)
-  const workCost = (notNegative(input.minutes ?? 0, 'minutes', 'Minutes', 'the cost') / 60) * notNegative(input.ratePerHour ?? 0, 'ratePerHour', 'The rate', 'the cost')
+  const workCost =
+    (notNegative(input.minutes ?? 0, 'minutes', 'Minutes', 'the cost') / 60) *
+    notNegative(input.ratePerHour ?? 0, 'ratePerHour', 'The rate', 'the cost')
   const other = notNegative(input.consumables ?? 0, 'consumables', 'Consumables', 'the cost')
   const glueCost = (glueG / packG) * price
   const perJoint = glueCost + other + workCost
   // A hair of slack, so that rounding in the sum opens no further pack.
   const packs = Math.ceil((glueG * joints) / packG - 1e-9)
   const packsPrice = packs * price
-  return { perJoint, glueG, packs, total: perJoint * joints, packsPrice, perJointWithRest: packsPrice / joints + other + workCost, glueCost, workCost }
+  return {
+    perJoint,
+    glueG,
+    packs,
+    total: perJoint * joints,
+    packsPrice,
+    perJointWithRest: packsPrice / joints + other + workCost,
+    glueCost,
+    workCost,
+  }
 }

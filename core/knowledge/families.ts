@@ -2,7 +2,17 @@ import * as z from 'zod'
 import { CodedError } from '../errors'
 import rows from './families.json'
 
-export const mechanisms = ['evaporate-water', 'evaporate-solvent', 'moisture', 'melt', 'heat-activated', 'two-part', 'light', 'weld', 'pressure'] as const
+export const mechanisms = [
+  'evaporate-water',
+  'evaporate-solvent',
+  'moisture',
+  'melt',
+  'heat-activated',
+  'two-part',
+  'light',
+  'weld',
+  'pressure',
+] as const
 export type Mechanism = (typeof mechanisms)[number]
 const water = z.enum(['no', 'splash', 'wash', 'soak'])
 
@@ -30,7 +40,12 @@ export const isFamily = (id: string): boolean => byId.has(id)
 /** @throws CodedError not-one-of */
 export function familyOf(id: string, path = 'family'): Family {
   const family = byId.get(id)
-  if (!family) throw new CodedError('not-one-of', path, { field: 'The adhesive family', got: id, known: families.map((f) => f.id).join(', ') })
+  if (!family)
+    throw new CodedError('not-one-of', path, {
+      field: 'The adhesive family',
+      got: id,
+      known: families.map((f) => f.id).join(', '),
+    })
   return family
 }
 

@@ -17,4 +17,5 @@ const byId = new Map(hazards.map((hazard) => [hazard.id, hazard]))
 export const hazardsOf = (codes: readonly string[]): Hazard[] => codes.flatMap((code) => byId.get(code) ?? [])
 
 /** Always when coupons are pulled. */
-export const PULLING_CAUTION = 'Pieces may fly when they let go. Wear goggles, keep faces out of line with the pull, and let nobody stand behind it.'
+export const PULLING_CAUTION =
+  'Pieces may fly when they let go. Wear goggles, keep faces out of line with the pull, and let nobody stand behind it.'

@@ -2,7 +2,17 @@ import * as z from 'zod'
 import { CodedError } from '../errors'
 import rows from './materials.json'
 
-export const materialGroups = ['foam', 'thermoform', 'print', 'sheet', 'textile', 'leather', 'paper', 'wood', 'hard'] as const
+export const materialGroups = [
+  'foam',
+  'thermoform',
+  'print',
+  'sheet',
+  'textile',
+  'leather',
+  'paper',
+  'wood',
+  'hard',
+] as const
 export type MaterialGroup = (typeof materialGroups)[number]
 
 /** One row of materials.json: typical values of a material class. */
@@ -20,7 +30,12 @@ const byId = new Map(materialClasses.map((material) => [material.id, material]))
 /** @throws CodedError not-one-of */
 export function materialClassOf(id: string, path = 'material'): MaterialClass {
   const material = byId.get(id)
-  if (!material) throw new CodedError('not-one-of', path, { field: 'The material', got: id, known: materialClasses.map((m) => m.id).join(', ') })
+  if (!material)
+    throw new CodedError('not-one-of', path, {
+      field: 'The material',
+      got: id,
+      known: materialClasses.map((m) => m.id).join(', '),
+    })
   return material
 }
 

@@ -15,18 +15,47 @@ export interface TypicalStrength {
 }
 
 const table = new Map<string, TypicalStrength>()
-for (const [target, family, test, bondMPa, peelNPerMm, cv, failure, observedMPa, observedPeelNPerMm, basis] of rows as unknown as [
-  string, string, 'butt' | 'lap', number, number, number, TypicalStrength['failure'], number, number, TypicalStrength['basis'],
-][]) // prettier-ignore
+for (const [
+  target,
+  family,
+  test,
+  bondMPa,
+  peelNPerMm,
+  cv,
+  failure,
+  observedMPa,
+  observedPeelNPerMm,
+  basis,
+] of rows as unknown as [
+  string,
+  string,
+  'butt' | 'lap',
+  number,
+  number,
+  number,
+  TypicalStrength['failure'],
+  number,
+  number,
+  TypicalStrength['basis'],
+][])
+  // prettier-ignore
   table.set(`${target} ${family}`, { test, bondMPa, peelNPerMm, cv, failure, observedMPa, observedPeelNPerMm, basis })
 
 /** The material's own row, else its group's; null when neither is there. @throws CodedError not-one-of for an unknown material */
 export function typicalStrength(materialId: string, familyId: string): TypicalStrength | null {
-  return table.get(`${materialId} ${familyId}`) ?? table.get(`group:${materialClassOf(materialId).group} ${familyId}`) ?? null
+  return (
+    table.get(`${materialId} ${familyId}`) ??
+    table.get(`group:${materialClassOf(materialId).group} ${familyId}`) ??
+    null
+  )
 }
 
 /** For unlike materials the lower of the two faces counts (knowledge, reading notes). */
-export function typicalPairStrength(a: string, b: string, familyId: string): { weaker: 'a' | 'b'; strength: TypicalStrength } | null {
+export function typicalPairStrength(
+  a: string,
+  b: string,
+  familyId: string,
+): { weaker: 'a' | 'b'; strength: TypicalStrength } | null {
   const [one, two] = [typicalStrength(a, familyId), typicalStrength(b, familyId)]
   if (!one || !two) return one ? { weaker: 'a', strength: one } : two ? { weaker: 'b', strength: two } : null
   return one.bondMPa <= two.bondMPa ? { weaker: 'a', strength: one } : { weaker: 'b', strength: two }

@@ -28,7 +28,12 @@ export const motions = ['still', 'walked', 'danced', 'dropped'] as const
 export type Motion = (typeof motions)[number]
 /** Motion factor on the weight (methods.md 9); the maker may put another number. */
 export const motionFactor: Record<Motion, number> = { still: 1, walked: 2, danced: 3, dropped: 5 }
-export const motionWords: Record<Motion, string> = { still: 'hanging still', walked: 'walked', danced: 'danced or run', dropped: 'dropped' }
+export const motionWords: Record<Motion, string> = {
+  still: 'hanging still',
+  walked: 'walked',
+  danced: 'danced or run',
+  dropped: 'dropped',
+}
 
 export const helpers = ['activator', 'powder-filler', 'fibre-filler', 'primer', 'tack-and-cure'] as const
 export type Helper = (typeof helpers)[number]

@@ -17,10 +17,14 @@ export interface CouponPlace {
  * @throws CodedError missing, not-whole
  */
 export function glueOrder(letters: readonly string[], blocks: number, seed: number): CouponPlace[] {
-  if (letters.length === 0) throw new CodedError('missing', 'letters', { field: 'A procedure', purpose: 'an order of gluing' })
-  if (!Number.isInteger(blocks) || blocks < 1) throw new CodedError('not-whole', 'blocks', { field: 'Coupons a procedure', got: blocks })
+  if (letters.length === 0)
+    throw new CodedError('missing', 'letters', { field: 'A procedure', purpose: 'an order of gluing' })
+  if (!Number.isInteger(blocks) || blocks < 1)
+    throw new CodedError('not-whole', 'blocks', { field: 'Coupons a procedure', got: blocks })
   const random = seededRandom(seed)
-  return Array.from({ length: blocks }, (_, i) => shuffled(letters, random).map((letter) => ({ letter, block: i + 1 }))).flat()
+  return Array.from({ length: blocks }, (_, i) =>
+    shuffled(letters, random).map((letter) => ({ letter, block: i + 1 })),
+  ).flat()
 }
 
 /** Pull order: all coupons shuffled afresh, from the same seed by another stream. */
@@ -29,4 +33,5 @@ export function pullOrder<T>(coupons: readonly T[], seed: number): T[] {
 }
 
 /** The strip written on a coupon: joint code, procedure letter, block ("H2-B3"). */
-export const couponLabel = (jointCode: string, letter: string, block: number): string => `${jointCode}-${letter}${block}`
+export const couponLabel = (jointCode: string, letter: string, block: number): string =>
+  `${jointCode}-${letter}${block}`

@@ -26,7 +26,13 @@ describe('in what order', () => {
   it('puts one of each procedure into every block, the same for the same seed', () => {
     const order = glueOrder(letters, 5, 4417)
     expect(order).toHaveLength(20)
-    for (let block = 1; block <= 5; block++) expect(order.filter((c) => c.block === block).map((c) => c.letter).sort()).toEqual(letters)
+    for (let block = 1; block <= 5; block++)
+      expect(
+        order
+          .filter((c) => c.block === block)
+          .map((c) => c.letter)
+          .sort(),
+      ).toEqual(letters)
     expect(glueOrder(letters, 5, 4417)).toEqual(order)
     expect(glueOrder(letters, 5, 4418)).not.toEqual(order)
   })
@@ -40,7 +46,8 @@ describe('in what order', () => {
       const pull = pullOrder(letters, seed).join('')
       pulled.set(pull, (pulled.get(pull) ?? 0) + 1)
     }
-    const chiSquare = (counts: Map<string, number>) => [...counts.values()].reduce((sum, n) => sum + (n - 10_000 / 24) ** 2 / (10_000 / 24), 0)
+    const chiSquare = (counts: Map<string, number>) =>
+      [...counts.values()].reduce((sum, n) => sum + (n - 10_000 / 24) ** 2 / (10_000 / 24), 0)
     // 23 degrees of freedom: 99.9 % point 49.7
     expect(first.size).toBe(24)
     expect(chiSquare(first)).toBeLessThan(49.7)

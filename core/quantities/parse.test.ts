@@ -6,7 +6,8 @@ import { parseMoney, showMoney } from './money'
 import { parseQuantity } from './parse'
 import { fromInside, knownUnits, toInside, type Dimension } from './units'
 
-const inside = (text: string, dimension: Dimension, fallback?: string) => parseQuantity(text, dimension, fallback).inside
+const inside = (text: string, dimension: Dimension, fallback?: string) =>
+  parseQuantity(text, dimension, fallback).inside
 const failure = (text: string, dimension: Dimension) => {
   try {
     parseQuantity(text, dimension)
@@ -47,11 +48,26 @@ describe('what people type', () => {
   })
 
   it('comes back from every unit', () => {
-    const dimensions: Dimension[] = ['force', 'mass', 'volume', 'length', 'area', 'time', 'temperature', 'angle', 'torque']
+    const dimensions: Dimension[] = [
+      'force',
+      'mass',
+      'volume',
+      'length',
+      'area',
+      'time',
+      'temperature',
+      'angle',
+      'torque',
+    ]
     fc.assert(
-      fc.property(fc.constantFrom(...dimensions), fc.double({ min: -1e4, max: 1e4, noNaN: true }), (dimension, value) => {
-        for (const unit of knownUnits(dimension)) expect(fromInside(toInside(value, unit, dimension), unit, dimension)).toBeCloseTo(value, 6)
-      }),
+      fc.property(
+        fc.constantFrom(...dimensions),
+        fc.double({ min: -1e4, max: 1e4, noNaN: true }),
+        (dimension, value) => {
+          for (const unit of knownUnits(dimension))
+            expect(fromInside(toInside(value, unit, dimension), unit, dimension)).toBeCloseTo(value, 6)
+        },
+      ),
     )
   })
 

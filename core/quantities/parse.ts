@@ -17,7 +17,17 @@ const kinds: Record<Dimension, string> = {
   force: 'a force', mass: 'a mass', volume: 'a volume', length: 'a length', area: 'an area',
   time: 'a time', temperature: 'a temperature', angle: 'an angle', torque: 'a turning moment',
 } // prettier-ignore
-const vulgar: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' }
+const vulgar: Record<string, string> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+}
 
 const NUMBER = /^([+\-−]?)\s*(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|(\d[\d,.'’]*(?:e[+-]?\d+)?|[.,]\d+))/i
 
@@ -28,7 +38,10 @@ const NUMBER = /^([+\-−]?)\s*(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|
  * @throws CodedError not-a-number, ambiguous-number
  */
 export function parseNumber(text: string, path = '', example = '12.5'): { value: number; rest: string } {
-  const plain = text.replace(/[\u00a0\u202f]/g, ' ').replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/g, (sign) => ` ${vulgar[sign]!}`).trim()
+  const plain = text
+    .replace(/[\u00a0\u202f]/g, ' ')
+    .replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/g, (sign) => ` ${vulgar[sign]!}`)
+    .trim()
   const match = NUMBER.exec(plain)
   if (!match) throw new CodedError('not-a-number', path, { got: text.trim() || 'nothing', example })
   const [whole, sign, mixed, over, under, top, bottom, digits] = match
@@ -53,7 +66,11 @@ function readDigits(digits: string, text: string, path: string, example: string)
   const commas = bare.split(',').length - 1
   if (commas > 1) return Number(/^\d{1,3}(,\d{3})+$/.test(bare) ? bare.split(',').join('') : NaN)
   if (commas === 1 && /^[1-9]\d{0,2},\d{3}$/.test(bare))
-    throw new CodedError('ambiguous-number', path, { got: text.trim(), whole: bare.replace(',', ''), decimal: bare.replace(',', '.') })
+    throw new CodedError('ambiguous-number', path, {
+      got: text.trim(),
+      whole: bare.replace(',', ''),
+      decimal: bare.replace(',', '.'),
+    })
   const value = Number(bare.replace(',', '.'))
   if (Number.isNaN(value)) throw new CodedError('not-a-number', path, { got: text.trim(), example })
   return value
@@ -71,7 +88,7 @@ export function parseQuantity(text: string, dimension: Dimension, fallback?: str
     if (fallback === undefined) throw new CodedError('unknown-unit', path, { got: 'none', known })
     return { value, unit: fallback, inside: toInside(value, fallback, dimension) }
   }
-  const compound = /^([^\d\s]+)\s*(\d.*)$/.exec(rest)
+  const compound = /^([^\d\s]+)\s*(\d[\d.,/\s]*[^\d\s].*)$/.exec(rest)
   const unit = asUnit(compound ? compound[1]! : rest, dimension, path)
   const inside = toInside(value, unit, dimension)
   if (!compound) return { value, unit, inside }
@@ -90,5 +107,10 @@ export function asUnit(typed: string, dimension: Dimension, path = ''): string {
   const known = knownUnits(dimension).join(', ')
   const other = dimensionOf(typed)
   if (other === null) throw new CodedError('unknown-unit', path, { got: typed.trim(), known })
-  throw new CodedError('wrong-kind-of-unit', path, { got: typed.trim(), gotKind: kinds[other], wantedKind: kinds[dimension], known })
+  throw new CodedError('wrong-kind-of-unit', path, {
+    got: typed.trim(),
+    gotKind: kinds[other],
+    wantedKind: kinds[dimension],
+    known,
+  })
 }

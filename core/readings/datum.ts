@@ -29,7 +29,9 @@ export type Read = { value: number } | { low: number; high: number | null }
 
 /** @throws CodedError negative, not-hundred-percent */
 export function checkPlaces(given: FailurePlaces, path = 'places'): FailurePlaces {
-  for (const place of places) if (!(given[place] >= 0)) throw new CodedError('negative', `${path}.${place}`, { field: 'A failure place', got: given[place] })
+  for (const place of places)
+    if (!(given[place] >= 0))
+      throw new CodedError('negative', `${path}.${place}`, { field: 'A failure place', got: given[place] })
   const sum = places.reduce((total, place) => total + given[place], 0)
   if (Math.abs(sum - 100) > 0.5) throw new CodedError('not-hundred-percent', path, { got: sum })
   return given
@@ -51,12 +53,14 @@ export function datumOf(read: Read | null, outcome: Outcome): Datum | LeftOut {
   if (outcome.end === 'wet') return { kind: 'leftOut', why: 'wet' }
   if (outcome.end === 'fault') return { kind: 'leftOut', why: 'fault' }
   if (outcome.end === 'handling') return { kind: 'atMost', high: outcome.lightest }
-  if (read === null) throw new CodedError('missing', 'value', { field: 'The reading', purpose: 'a pull that carried load' })
+  if (read === null)
+    throw new CodedError('missing', 'value', { field: 'The reading', purpose: 'a pull that carried load' })
   const low = 'value' in read ? read.value : read.low
   const open = 'high' in read && read.high === null
   if (outcome.end === 'held' || open || tornShare(checkPlaces(outcome.places)) >= TORN_SHARE)
     return low > 0 ? { kind: 'atLeast', low } : { kind: 'leftOut', why: 'order-only' }
   if ('value' in read) return { kind: 'exact', value: read.value }
-  if (read.high! <= read.low) throw new CodedError('out-of-order', 'high', { field: 'The interval', low: read.low, high: read.high! })
+  if (read.high! <= read.low)
+    throw new CodedError('out-of-order', 'high', { field: 'The interval', low: read.low, high: read.high! })
   return read.low > 0 ? { kind: 'between', low: read.low, high: read.high! } : { kind: 'atMost', high: read.high! }
 }

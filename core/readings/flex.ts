@@ -15,5 +15,9 @@ export function radiusFromAngle(freeLengthMm: number, angleDeg: number): number 
 
 /** Energy of one drop, J: m·g·h, mass in kg, height in mm. */
 export function dropEnergyJ(massKg: number, heightMm: number): number {
-  return positive(massKg, 'massKg', 'The mass', 'a drop') * STANDARD_GRAVITY * (positive(heightMm, 'heightMm', 'The height', 'a drop') / 1000)
+  return (
+    positive(massKg, 'massKg', 'The mass', 'a drop') *
+    STANDARD_GRAVITY *
+    (positive(heightMm, 'heightMm', 'The height', 'a drop') / 1000)
+  )
 }

@@ -33,7 +33,9 @@ export function rungInterval(rung: Rung, calibration: Partial<HandCalibration>):
     const order = rung === 'falls-off' ? grips : [...grips].reverse()
     const grip = order.find(usable)
     if (!grip) throw new CodedError('uncalibrated-hands', rung)
-    return rung === 'falls-off' ? { lowN: 0, highN: quantileType7(pulls(grip), 0.1) } : { lowN: quantileType7(pulls(grip), 0.1), highN: null }
+    return rung === 'falls-off'
+      ? { lowN: 0, highN: quantileType7(pulls(grip), 0.1) }
+      : { lowN: quantileType7(pulls(grip), 0.1), highN: null }
   }
   if (!usable(rung)) throw new CodedError('uncalibrated-hands', rung)
   return { lowN: quantileType7(pulls(rung), 0.1), highN: quantileType7(pulls(rung), 0.9) }

@@ -51,5 +51,9 @@ export function loadN(reading: LoadReading): number {
 function beamMoment({ beamKg, beamArmMm }: LoadReading): number {
   if (beamKg == null && beamArmMm == null) return 0
   const mass = notNegative(beamKg, 'beamKg', "The beam's mass", 'the moment of the beam')
-  return mass * STANDARD_GRAVITY * notNegative(beamArmMm, 'beamArmMm', "The arm of the beam's middle", 'the moment of the beam')
+  return (
+    mass *
+    STANDARD_GRAVITY *
+    notNegative(beamArmMm, 'beamArmMm', "The arm of the beam's middle", 'the moment of the beam')
+  )
 }

@@ -28,7 +28,11 @@ describe('from what was read to newtons', () => {
     ['water in a bucket', { way: 'water', value: 2.5, unit: 'l', tareKg: 0.4 }, (2.5 * 0.998 + 0.4) * g],
     ['water in ml', { way: 'water', value: 750, unit: 'ml' }, 0.75 * 0.998 * g],
     ['lever', { way: 'lever', value: 20, unit: 'N', armLoadMm: 300, armJointMm: 50 }, 120],
-    ['lever with a hung weight, tray and heavy beam', { way: 'lever', value: 2, unit: 'kg', tareKg: 0.1, armLoadMm: 400, armJointMm: 80, beamKg: 0.5, beamArmMm: 200 }, (2.1 * g * 400 + 0.5 * g * 200) / 80],
+    [
+      'lever with a hung weight, tray and heavy beam',
+      { way: 'lever', value: 2, unit: 'kg', tareKg: 0.1, armLoadMm: 400, armJointMm: 80, beamKg: 0.5, beamArmMm: 200 },
+      (2.1 * g * 400 + 0.5 * g * 200) / 80,
+    ],
   ] as const)('%s', (_, reading, expected) => expect(loadN(reading)).toBeCloseTo(expected, 8))
 
   it.each([
@@ -37,7 +41,11 @@ describe('from what was read to newtons', () => {
     ['a negative tare', { way: 'mass', value: 1, unit: 'kg', tareKg: -1 }, ['negative', 'tareKg']],
     ['a negative reading', { way: 'gauge', value: -1, unit: 'N' }, ['negative', 'value']],
     ['no arm', { way: 'lever', value: 1, unit: 'N', armJointMm: 5 }, ['missing', 'armLoadMm']],
-    ['a beam without its arm', { way: 'lever', value: 1, unit: 'N', armJointMm: 5, armLoadMm: 5, beamKg: 1 }, ['missing', 'beamArmMm']],
+    [
+      'a beam without its arm',
+      { way: 'lever', value: 1, unit: 'N', armJointMm: 5, armLoadMm: 5, beamKg: 1 },
+      ['missing', 'beamArmMm'],
+    ],
     ['not a number', { way: 'gauge', value: NaN, unit: 'N' }, ['not-a-number', 'value']],
   ] as const)('refuses %s', (_, reading, expected) => expect(codeOf(() => loadN(reading))).toEqual(expected))
 })
@@ -66,7 +74,9 @@ describe('from load to strength', () => {
   })
   it('a square follows the exact series of Saint-Venant within 2 %', () => {
     // τ_max = T/(0.2082·a³) for a square (Timoshenko).
-    expect(strength('torsion-rect', 100, { widthMm: 10, thicknessMm: 10, armMm: 10 }) / (1000 / (0.2082 * 1000))).toBeCloseTo(1, 1)
+    expect(
+      strength('torsion-rect', 100, { widthMm: 10, thicknessMm: 10, armMm: 10 }) / (1000 / (0.2082 * 1000)),
+    ).toBeCloseTo(1, 1)
   })
   it.each([
     ['lap-shear', { widthMm: -25, overlapMm: 12 }, ['not-positive', 'widthMm']],
@@ -75,7 +85,9 @@ describe('from load to strength', () => {
     ['torsion-round', { diameterMm: 8 }, ['missing', 'armMm']],
     ['torsion-ring', { diameterMm: 8, innerDiameterMm: 9, armMm: 1 }, ['out-of-order', 'innerDiameterMm']],
     ['snap-rect', { widthMm: 5, thicknessMm: 5 }, ['missing', 'spanMm']],
-  ] as const)('%s refuses %o', (test, size, expected) => expect(codeOf(() => strength(test, 1, size))).toEqual(expected))
+  ] as const)('%s refuses %o', (test, size, expected) =>
+    expect(codeOf(() => strength(test, 1, size))).toEqual(expected),
+  )
 
   it('bends and drops', () => {
     expect(bendStrain(2, 24)).toBeCloseTo(0.04, 12)
@@ -101,7 +113,12 @@ describe('hands and traces', () => {
   it('takes the peak', () => expect(peakN(ramp(10, (mm) => 5 - (mm - 5) ** 2))).toBeCloseTo(5, 6))
   it('averages the steady part: without the first 25 mm and the last tenth', () => {
     // Load = travel on 200 mm: the mean from 25 to 180 is 102.5.
-    expect(steadyPeelN(ramp(200, (mm) => mm))).toEqual({ meanN: expect.closeTo(102.5, 6), from: 25, to: 180, axis: 'mm' })
+    expect(steadyPeelN(ramp(200, (mm) => mm))).toEqual({
+      meanN: expect.closeTo(102.5, 6),
+      from: 25,
+      to: 180,
+      axis: 'mm',
+    })
     // On 40 mm the first quarter (10 mm) is less than 25.
     expect(steadyPeelN(ramp(40, (mm) => mm)).meanN).toBeCloseTo(23, 6)
   })
@@ -113,7 +130,14 @@ describe('hands and traces', () => {
 })
 
 describe('what kind of datum a pull is', () => {
-  const at = (places: Partial<FailurePlaces>): FailurePlaces => ({ tornA: 0, offA: 0, glue: 0, offB: 0, tornB: 0, ...places })
+  const at = (places: Partial<FailurePlaces>): FailurePlaces => ({
+    tornA: 0,
+    offA: 0,
+    glue: 0,
+    offB: 0,
+    tornB: 0,
+    ...places,
+  })
   const broke = (places: Partial<FailurePlaces>) => ({ end: 'broke', places: at(places) }) as const
   it('reads a break in the glue as exact, by steps as between', () => {
     expect(datumOf({ value: 4 }, broke({ glue: 80, offB: 20 }))).toEqual({ kind: 'exact', value: 4 })

@@ -24,26 +24,32 @@ export interface CouponSize {
 
 export const unitOf = (test: ForceTest): StrengthUnit => (test === 'peel' || test === 'cleavage' ? 'N/mm' : 'MPa')
 
-const need = (size: CouponSize, key: keyof CouponSize, field: string, purpose: string) => positive(size[key], key, field, purpose)
+const need = (size: CouponSize, key: keyof CouponSize, field: string, purpose: string) =>
+  positive(size[key], key, field, purpose)
 
 /** Straight pull: the bonded area as given, or width × overlap, or the round spot of a diameter, mm². */
 function bondedAreaMm2(size: CouponSize): number {
   if (size.areaMm2 == null && size.widthMm != null && size.overlapMm != null)
     return need(size, 'widthMm', 'The width', 'the area') * need(size, 'overlapMm', 'The length', 'the area')
-  if (size.areaMm2 == null && size.diameterMm != null) return (Math.PI * need(size, 'diameterMm', 'The diameter', 'the area') ** 2) / 4
+  if (size.areaMm2 == null && size.diameterMm != null)
+    return (Math.PI * need(size, 'diameterMm', 'The diameter', 'the area') ** 2) / 4
   return need(size, 'areaMm2', 'The bonded area', 'a straight pull')
 }
 
 function bendingMomentNmm(size: CouponSize, forceN: number): number {
   if (size.spanMm != null) return (forceN * need(size, 'spanMm', 'The span', 'a snap at mid-span')) / 4
   if (size.armMm != null) return forceN * need(size, 'armMm', 'The arm', 'a snap as a cantilever')
-  throw new CodedError('missing', 'spanMm', { field: 'The span between supports, or the arm of a cantilever,', purpose: 'a snap test' })
+  throw new CodedError('missing', 'spanMm', {
+    field: 'The span between supports, or the arm of a cantilever,',
+    purpose: 'a snap test',
+  })
 }
 
 function ringMPa(size: CouponSize, torqueNmm: number): number {
   const outer = need(size, 'diameterMm', 'The outer diameter', 'a twisted ring')
   const inner = need(size, 'innerDiameterMm', 'The inner diameter', 'a twisted ring')
-  if (inner >= outer) throw new CodedError('out-of-order', 'innerDiameterMm', { field: 'The ring', low: inner, high: outer })
+  if (inner >= outer)
+    throw new CodedError('out-of-order', 'innerDiameterMm', { field: 'The ring', low: inner, high: outer })
   return (16 * torqueNmm * outer) / (Math.PI * (outer ** 4 - inner ** 4))
 }
 
@@ -69,7 +75,9 @@ export function strength(test: ForceTest, forceN: number, size: CouponSize): num
     case 'tension':
       return forceN / bondedAreaMm2(size)
     case 'lap-shear':
-      return forceN / (need(size, 'widthMm', 'The width', 'lap shear') * need(size, 'overlapMm', 'The overlap', 'lap shear'))
+      return (
+        forceN / (need(size, 'widthMm', 'The width', 'lap shear') * need(size, 'overlapMm', 'The overlap', 'lap shear'))
+      )
     case 'peel':
     case 'cleavage':
       return forceN / need(size, 'widthMm', 'The width', test)
@@ -81,10 +89,16 @@ export function strength(test: ForceTest, forceN: number, size: CouponSize): num
       return rectangleMPa(size, torque(size, forceN))
     case 'snap-rect': {
       const width = need(size, 'widthMm', 'The width', 'a snapped rectangle')
-      return (6 * bendingMomentNmm(size, forceN)) / (width * need(size, 'thicknessMm', 'The thickness', 'a snapped rectangle') ** 2)
+      return (
+        (6 * bendingMomentNmm(size, forceN)) /
+        (width * need(size, 'thicknessMm', 'The thickness', 'a snapped rectangle') ** 2)
+      )
     }
     case 'snap-round':
-      return (32 * bendingMomentNmm(size, forceN)) / (Math.PI * need(size, 'diameterMm', 'The diameter', 'a snapped round') ** 3)
+      return (
+        (32 * bendingMomentNmm(size, forceN)) /
+        (Math.PI * need(size, 'diameterMm', 'The diameter', 'a snapped round') ** 3)
+      )
     default:
       throw new CodedError('not-one-of', 'test', { got: String(test), known: forceTests.join(', ') })
   }

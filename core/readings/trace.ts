@@ -20,7 +20,12 @@ export function peakN(trace: readonly TracePoint[]): number {
  * @returns the mean, and the part used, in mm of travel or in s
  * @throws CodedError trace-too-short
  */
-export function steadyPeelN(trace: readonly TracePoint[]): { meanN: number; from: number; to: number; axis: 'mm' | 's' } {
+export function steadyPeelN(trace: readonly TracePoint[]): {
+  meanN: number
+  from: number
+  to: number
+  axis: 'mm' | 's'
+} {
   const byTravel = trace.length > 0 && trace.every((point) => point.mm !== null)
   const points = trace.map((point) => ({ x: byTravel ? point.mm! : point.s, n: point.n })).sort((a, b) => a.x - b.x)
   const first = points[0]?.x ?? 0

@@ -5,16 +5,30 @@ import { analyse } from './analyse'
 import type { ModelReading } from './data'
 import { logPhi, logPhiBetween, phiCdf } from './normal'
 
-const exact = (procedure: string, ...values: number[]): ModelReading[] => values.map((value) => ({ procedure, kind: 'exact', value }))
-const atLeast = (procedure: string, ...lows: number[]): ModelReading[] => lows.map((low) => ({ procedure, kind: 'atLeast', low }))
-const atMost = (procedure: string, ...highs: number[]): ModelReading[] => highs.map((high) => ({ procedure, kind: 'atMost', high }))
-const between = (procedure: string, low: number, high: number): ModelReading => ({ procedure, kind: 'between', low, high })
+const exact = (procedure: string, ...values: number[]): ModelReading[] =>
+  values.map((value) => ({ procedure, kind: 'exact', value }))
+const atLeast = (procedure: string, ...lows: number[]): ModelReading[] =>
+  lows.map((low) => ({ procedure, kind: 'atLeast', low }))
+const atMost = (procedure: string, ...highs: number[]): ModelReading[] =>
+  highs.map((high) => ({ procedure, kind: 'atMost', high }))
+const between = (procedure: string, low: number, high: number): ModelReading => ({
+  procedure,
+  kind: 'between',
+  low,
+  high,
+})
 
 /** All summaries within 0.5 % (quantiles) and 0.01 (probabilities) of the brute force. */
-function expectAgreement(readings: ModelReading[], grid: Partial<Grid>, required: number, pairs: [string, string][] = []) {
+function expectAgreement(
+  readings: ModelReading[],
+  grid: Partial<Grid>,
+  required: number,
+  pairs: [string, string][] = [],
+) {
   const answer = analyse({ required, readings, ratios: pairs })
   const force = bruteForce(readings, { sFrom: -3.6, sTo: 1.8, sSteps: 90, muFrom: -8, muTo: 8, muSteps: 1100, ...grid })
-  const close = (got: number, wanted: number) => expect(Math.abs(got / wanted - 1), `${got} against ${wanted}`).toBeLessThan(0.005)
+  const close = (got: number, wanted: number) =>
+    expect(Math.abs(got / wanted - 1), `${got} against ${wanted}`).toBeLessThan(0.005)
   close(answer.scatter!.median, force.scatter(0.5))
   close(answer.scatter!.low90, force.scatter(0.05))
   close(answer.scatter!.high90, force.scatter(0.95))
@@ -46,17 +60,37 @@ describe('the normal distribution', () => {
 
 describe('the strength model against brute force', () => {
   it('one exact reading', () => expectAgreement(exact('A', 1.7), { muFrom: -6, muTo: 7 }, 1))
-  it('two procedures, exact', () => expectAgreement([...exact('A', 0.62, 0.71, 0.66), ...exact('B', 0.9, 1.3, 0.8)], { muFrom: -3, muTo: 3 }, 0.5, [['B', 'A']]))
+  it('two procedures, exact', () =>
+    expectAgreement([...exact('A', 0.62, 0.71, 0.66), ...exact('B', 0.9, 1.3, 0.8)], { muFrom: -3, muTo: 3 }, 0.5, [
+      ['B', 'A'],
+    ]))
   it('every kind of censoring at once', () =>
     expectAgreement(
-      [...exact('A', 12.3, 9.1), ...atLeast('A', 10), between('B', 5, 8), ...atMost('B', 3), ...atLeast('C', 14, 15, 11), between('C', 0, 40)],
+      [
+        ...exact('A', 12.3, 9.1),
+        ...atLeast('A', 10),
+        between('B', 5, 8),
+        ...atMost('B', 3),
+        ...atLeast('C', 14, 15, 11),
+        between('C', 0, 40),
+      ],
       { muFrom: -5, muTo: 11 },
       8,
       [['A', 'B'], ['C', 'A']], // prettier-ignore
     ))
   it('only "at least": four foam tears out of four', () =>
-    expectAgreement([...atLeast('torn', 0.8, 0.9, 0.85, 0.8), ...exact('other', 0.5, 0.6, 0.4)], { muFrom: -5, muTo: 9 }, 0.4, [['torn', 'other']]))
-  it('narrow steps', () => expectAgreement([between('A', 30, 31), between('A', 29, 30), between('B', 44, 45)], { muFrom: -4, muTo: 11, muSteps: 4000, sFrom: -4.4, sSteps: 110 }, 25))
+    expectAgreement(
+      [...atLeast('torn', 0.8, 0.9, 0.85, 0.8), ...exact('other', 0.5, 0.6, 0.4)],
+      { muFrom: -5, muTo: 9 },
+      0.4,
+      [['torn', 'other']],
+    ))
+  it('narrow steps', () =>
+    expectAgreement(
+      [between('A', 30, 31), between('A', 29, 30), between('B', 44, 45)],
+      { muFrom: -4, muTo: 11, muSteps: 4000, sFrom: -4.4, sSteps: 110 },
+      25,
+    ))
   it('a hundred readings of small scatter', () => {
     const random = seededRandom(7)
     const values = Array.from({ length: 70 }, () => Math.exp(3 + 0.12 * normalDraw(random)))
@@ -66,7 +100,11 @@ describe('the strength model against brute force', () => {
   it('values from 1e-4 to 1e4', () => {
     expectAgreement([...exact('A', 1e-4, 3e-4), ...atLeast('A', 2e-4)], { muFrom: -16, muTo: -2 }, 1e-4)
     expectAgreement([...exact('A', 1e4, 3e3), ...atMost('B', 2e3)], { muFrom: 1, muTo: 17 }, 1e3, [['A', 'B']])
-    expectAgreement([...exact('A', 1e-4), ...exact('B', 1e4), ...atLeast('B', 1)], { sTo: 3.4, sSteps: 130, muFrom: -16, muTo: 16, muSteps: 1800 }, 1)
+    expectAgreement(
+      [...exact('A', 1e-4), ...exact('B', 1e4), ...atLeast('B', 1)],
+      { sTo: 3.4, sSteps: 130, muFrom: -16, muTo: 16, muSteps: 1800 },
+      1,
+    )
   })
 })
 
@@ -74,11 +112,16 @@ describe('the strength model itself', () => {
   const set = [...exact('A', 1, 2, 3), ...atLeast('B', 2), between('A', 1, 4)]
   it('gives the same answer to the bit, whatever the order within a procedure', () => {
     expect(analyse({ required: 1, readings: set })).toEqual(analyse({ required: 1, readings: set }))
-    expect(analyse({ required: 1, readings: [set[4]!, set[2]!, set[0]!, set[1]!, set[3]!] })).toEqual(analyse({ required: 1, readings: set }))
+    expect(analyse({ required: 1, readings: [set[4]!, set[2]!, set[0]!, set[1]!, set[3]!] })).toEqual(
+      analyse({ required: 1, readings: set }),
+    )
   })
   it('is equivariant: ten times the readings, ten times the strengths', () => {
     const times = (k: number): ModelReading[] => [...exact('A', k, 2 * k, 3 * k), between('A', k, 4 * k)]
-    expect(analyse({ required: null, readings: times(10) }).procedures[0]!.typical.median).toBeCloseTo(10 * analyse({ required: null, readings: times(1) }).procedures[0]!.typical.median, 4)
+    expect(analyse({ required: null, readings: times(10) }).procedures[0]!.typical.median).toBeCloseTo(
+      10 * analyse({ required: null, readings: times(1) }).procedures[0]!.typical.median,
+      4,
+    )
   })
   it('reads a zero lower step as "at most", and says which side is open', () => {
     const [zero] = analyse({ required: null, readings: [between('A', 0, 3)] }).procedures
@@ -93,8 +136,16 @@ describe('the strength model itself', () => {
     expect(torn.procedures[0]!.pBest).toBeGreaterThan(plain.procedures[0]!.pBest)
   })
   it('cannot tell two near glues apart, and can tell two far ones', () => {
-    const near = analyse({ required: null, readings: [...exact('A', 5, 6, 4), ...exact('B', 5.2, 5.9, 4.2)], ratios: [['A', 'B']] })
-    const far = analyse({ required: null, readings: [...exact('A', 5, 6, 4), ...exact('B', 15, 19, 14)], ratios: [['A', 'B']] })
+    const near = analyse({
+      required: null,
+      readings: [...exact('A', 5, 6, 4), ...exact('B', 5.2, 5.9, 4.2)],
+      ratios: [['A', 'B']],
+    })
+    const far = analyse({
+      required: null,
+      readings: [...exact('A', 5, 6, 4), ...exact('B', 15, 19, 14)],
+      ratios: [['A', 'B']],
+    })
     expect(near.ratios[0]!.toldApart).toBe(false)
     expect(far.ratios[0]!.toldApart).toBe(true)
   })

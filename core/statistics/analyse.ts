@@ -46,9 +46,13 @@ export interface AnalysisInput {
 /** @throws CodedError not-positive, negative, out-of-order */
 function checked(reading: ModelReading, path: string): ModelReading {
   const finite = (value: number, key: string, least: 'above-zero' | 'zero') => {
-    if (!Number.isFinite(value)) throw new CodedError('not-a-number', `${path}.${key}`, { got: String(value), example: '12.3' })
+    if (!Number.isFinite(value))
+      throw new CodedError('not-a-number', `${path}.${key}`, { got: String(value), example: '12.3' })
     if (least === 'above-zero' ? value <= 0 : value < 0)
-      throw new CodedError(least === 'zero' ? 'negative' : 'not-positive', `${path}.${key}`, { field: 'A reading', got: value })
+      throw new CodedError(least === 'zero' ? 'negative' : 'not-positive', `${path}.${key}`, {
+        field: 'A reading',
+        got: value,
+      })
   }
   if (reading.kind === 'exact') finite(reading.value, 'value', 'above-zero')
   if (reading.kind === 'atLeast') finite(reading.low, 'low', 'above-zero')
@@ -56,7 +60,8 @@ function checked(reading: ModelReading, path: string): ModelReading {
   if (reading.kind === 'between') {
     finite(reading.low, 'low', 'zero')
     finite(reading.high, 'high', 'above-zero')
-    if (reading.low >= reading.high) throw new CodedError('out-of-order', `${path}.high`, { field: 'A reading', low: reading.low, high: reading.high })
+    if (reading.low >= reading.high)
+      throw new CodedError('out-of-order', `${path}.high`, { field: 'A reading', low: reading.low, high: reading.high })
   }
   return reading
 }
@@ -70,14 +75,25 @@ function checked(reading: ModelReading, path: string): ModelReading {
  */
 export function analyse(input: AnalysisInput, hooks: AnalysisHooks = {}): Analysis {
   input.readings.forEach((reading, i) => checked(reading, `readings.${i}`))
-  if (input.required !== null && !(input.required > 0)) throw new CodedError('not-positive', 'required', { field: 'The required strength', got: input.required })
+  if (input.required !== null && !(input.required > 0))
+    throw new CodedError('not-positive', 'required', { field: 'The required strength', got: input.required })
   const names = [...new Set(input.readings.map((reading) => reading.procedure))]
   const index = (name: string, path: string) => {
     const at = names.indexOf(name)
-    if (at < 0) throw new CodedError('not-one-of', path, { field: 'A ratio', got: name, known: names.join(', ') || 'none: there is no reading' })
+    if (at < 0)
+      throw new CodedError('not-one-of', path, {
+        field: 'A ratio',
+        got: name,
+        known: names.join(', ') || 'none: there is no reading',
+      })
     return at
   }
-  const pairs = (input.ratios ?? []).map(([of, to], i) => ({ of, to, a: index(of, `ratios.${i}.0`), b: index(to, `ratios.${i}.1`) }))
+  const pairs = (input.ratios ?? []).map(([of, to], i) => ({
+    of,
+    to,
+    a: index(of, `ratios.${i}.0`),
+    b: index(to, `ratios.${i}.1`),
+  }))
   if (names.length === 0) return { scatter: null, procedures: [], ratios: [] }
 
   const posterior = posteriorOf(input.readings, hooks)
@@ -105,7 +121,15 @@ export function analyse(input: AnalysisInput, hooks: AnalysisHooks = {}): Analys
     if (a === b) return { of, to, median: 1, low90: 1, high90: 1, pGreater: 0.5, toldApart: false }
     const { quantiles, pGreater } = ratioOf(posterior, a, b, [0.05, 0.5, 0.95])
     const holdsOne = quantiles[0]! <= 1 && quantiles[2]! >= 1
-    return { of, to, median: quantiles[1]!, low90: quantiles[0]!, high90: quantiles[2]!, pGreater, toldApart: !(holdsOne && pGreater > 0.1 && pGreater < 0.9) }
+    return {
+      of,
+      to,
+      median: quantiles[1]!,
+      low90: quantiles[0]!,
+      high90: quantiles[2]!,
+      pGreater,
+      toldApart: !(holdsOne && pGreater > 0.1 && pGreater < 0.9),
+    }
   })
   hooks.onProgress?.(1)
   return { scatter: { median: median!, low90: low!, high90: high! }, procedures, ratios }

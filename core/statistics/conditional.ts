@@ -6,7 +6,9 @@ import { logDensity, logPhi, logPhiBetween, phiCdf } from './normal'
 export const PRIOR_SD = 1.5
 
 /** What is known of one procedure's μ once σ is fixed: a normal when all its readings are exact, else a mesh. */
-export type Conditional = { logZ: number } & ({ kind: 'normal'; mean: number; sd: number } | { kind: 'mesh'; mesh: Mesh })
+export type Conditional = { logZ: number } & (
+  { kind: 'normal'; mean: number; sd: number } | { kind: 'mesh'; mesh: Mesh }
+)
 
 const LN_2PI = Math.log(2 * Math.PI)
 
@@ -19,7 +21,12 @@ function closedForm(group: Group, sigma: number, m0: number): Conditional {
   const logZ =
     -(n / 2) * LN_2PI - n * Math.log(sigma) - group.squares / (2 * sigma ** 2) +
     0.5 * (LN_2PI + Math.log(meanVar)) - 0.5 * (LN_2PI + Math.log(spread)) - (group.mean - m0) ** 2 / (2 * spread) // prettier-ignore
-  return { kind: 'normal', logZ, mean: (group.mean * priorVar + m0 * meanVar) / spread, sd: Math.sqrt((priorVar * meanVar) / spread) }
+  return {
+    kind: 'normal',
+    logZ,
+    mean: (group.mean * priorVar + m0 * meanVar) / spread,
+    sd: Math.sqrt((priorVar * meanVar) / spread),
+  }
 }
 
 /** ln of prior times likelihood in μ, with its slope; every term is log-concave. */
@@ -58,19 +65,29 @@ export function curveOf(group: Group, sigma: number, m0: number): LogCurve {
 
 /** A guess of where μ's peak lies, to start the search: the middle of what was read. */
 function startOf(group: Group, m0: number): number {
-  const bounds = [...group.atLeast.map(([b]) => b), ...group.atMost.map(([b]) => b), ...group.between.map(([l, h]) => (l + h) / 2)]
+  const bounds = [
+    ...group.atLeast.map(([b]) => b),
+    ...group.atMost.map(([b]) => b),
+    ...group.between.map(([l, h]) => (l + h) / 2),
+  ]
   if (group.exact > 0) return group.mean
   return bounds.length ? bounds.reduce((sum, b) => sum + b, 0) / bounds.length : m0
 }
 
 export function conditionalOf(group: Group, sigma: number, m0: number, tolerance = FINE): Conditional {
   if (group.exact === group.n) return closedForm(group, sigma, m0)
-  const mesh = meshOf(curveOf(group, sigma, m0), startOf(group, m0), Math.min(PRIOR_SD, sigma / Math.sqrt(Math.max(1, group.exact))), tolerance)
+  const mesh = meshOf(
+    curveOf(group, sigma, m0),
+    startOf(group, m0),
+    Math.min(PRIOR_SD, sigma / Math.sqrt(Math.max(1, group.exact))),
+    tolerance,
+  )
   return { kind: 'mesh', logZ: mesh.logZ, mesh }
 }
 
 /** P(μ ≤ x | σ). */
-export const cdfAt = (c: Conditional, x: number): number => (c.kind === 'normal' ? phiCdf((x - c.mean) / c.sd) : cdfOf(c.mesh, x))
+export const cdfAt = (c: Conditional, x: number): number =>
+  c.kind === 'normal' ? phiCdf((x - c.mean) / c.sd) : cdfOf(c.mesh, x)
 
 /** The range outside which nothing of the distribution lies. */
 export function rangeOf(c: Conditional): [number, number] {

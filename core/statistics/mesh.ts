@@ -26,8 +26,8 @@ function peakOf(curve: LogCurve, start: number, scale: number): number {
   let low = start
   let high = start
   let step = scale
-  if (curve(start).slope > 0) while (curve((high += step)).slope > 0) (low = high), (step *= 2)
-  else while (curve((low -= step)).slope < 0) (high = low), (step *= 2)
+  if (curve(start).slope > 0) while (curve((high += step)).slope > 0) ((low = high), (step *= 2))
+  else while (curve((low -= step)).slope < 0) ((high = low), (step *= 2))
   for (let i = 0; i < 60 && high - low > 1e-4 * scale; i++) {
     const middle = (low + high) / 2
     if (curve(middle).slope > 0) low = middle
@@ -40,7 +40,7 @@ function peakOf(curve: LogCurve, start: number, scale: number): number {
 function edgeOf(curve: LogCurve, peak: number, top: number, scale: number, side: 1 | -1): number {
   let inner = 0
   let outer = scale
-  while (top - curve(peak + side * outer).log < DEPTH) (inner = outer), (outer *= 2)
+  while (top - curve(peak + side * outer).log < DEPTH) ((inner = outer), (outer *= 2))
   for (let i = 0; i < 8; i++) {
     const middle = (inner + outer) / 2
     if (top - curve(peak + side * middle).log < DEPTH) inner = middle
@@ -49,7 +49,8 @@ function edgeOf(curve: LogCurve, peak: number, top: number, scale: number, side:
   return peak + side * outer
 }
 
-const wholeOf = (h: number, f0: number, f1: number, d0: number, d1: number) => (h / 2) * (f0 + f1) + ((h * h) / 12) * (d0 - d1)
+const wholeOf = (h: number, f0: number, f1: number, d0: number, d1: number) =>
+  (h / 2) * (f0 + f1) + ((h * h) / 12) * (d0 - d1)
 
 type Node = { x: number; f: number; df: number }
 
@@ -87,7 +88,11 @@ export function meshOf(curve: LogCurve, start: number, scale: number, tolerance 
     const guess = (a.f + b.f) / 2 + (h / 8) * (a.df - b.df)
     const slope = (1.5 * (b.f - a.f)) / h - (a.df + b.df) / 4
     // An edge in the very middle leaves integral and height right and only the slope wrong: all three are asked.
-    const wrong = Math.max(Math.abs(halves - wholeOf(h, a.f, b.f, a.df, b.df)), (Math.abs(guess - m.f) * h) / 8, (Math.abs(slope - m.df) * h * h) / 64)
+    const wrong = Math.max(
+      Math.abs(halves - wholeOf(h, a.f, b.f, a.df, b.df)),
+      (Math.abs(guess - m.f) * h) / 8,
+      (Math.abs(slope - m.df) * h * h) / 64,
+    )
     if (wrong <= allowed || deep === 0) nodes.push(m, b)
     else {
       refine(a, m, deep - 1)
@@ -100,7 +105,13 @@ export function meshOf(curve: LogCurve, start: number, scale: number, tolerance 
     const [a, b] = [nodes[i - 1]!, nodes[i]!]
     sum.push(sum[i - 1]! + Math.max(0, wholeOf(b.x - a.x, a.f, b.f, a.df, b.df)))
   }
-  return { logZ: top + Math.log(sum.at(-1)!), x: nodes.map((n) => n.x), f: nodes.map((n) => n.f), df: nodes.map((n) => n.df), sum }
+  return {
+    logZ: top + Math.log(sum.at(-1)!),
+    x: nodes.map((n) => n.x),
+    f: nodes.map((n) => n.f),
+    df: nodes.map((n) => n.df),
+    sum,
+  }
 }
 
 /** Index i of the interval [x_i, x_{i+1}] that holds `at`, by halving. */
@@ -125,7 +136,8 @@ export function cdfOf(mesh: Mesh, at: number): number {
   const t = (at - x[i]!) / h
   const [t2, t3, t4] = [t * t, t * t * t, t * t * t * t]
   const part =
-    h * (f[i]! * (t4 / 2 - t3 + t) + f[i + 1]! * (t3 - t4 / 2)) + h * h * (df[i]! * (t4 / 4 - (2 * t3) / 3 + t2 / 2) + df[i + 1]! * (t4 / 4 - t3 / 3))
+    h * (f[i]! * (t4 / 2 - t3 + t) + f[i + 1]! * (t3 - t4 / 2)) +
+    h * h * (df[i]! * (t4 / 4 - (2 * t3) / 3 + t2 / 2) + df[i + 1]! * (t4 / 4 - t3 / 3))
   return Math.min(1, Math.max(0, (sum[i]! + part) / sum.at(-1)!))
 }
 
@@ -139,7 +151,9 @@ export function pointsOf(mesh: Mesh): { x: number[]; w: number[] } {
     for (const t of [0.5 - Math.sqrt(1 / 12), 0.5 + Math.sqrt(1 / 12)]) {
       const [t2, t3] = [t * t, t * t * t]
       const value =
-        mesh.f[i - 1]! * (2 * t3 - 3 * t2 + 1) + mesh.f[i]! * (3 * t2 - 2 * t3) + h * (mesh.df[i - 1]! * (t3 - 2 * t2 + t) + mesh.df[i]! * (t3 - t2))
+        mesh.f[i - 1]! * (2 * t3 - 3 * t2 + 1) +
+        mesh.f[i]! * (3 * t2 - 2 * t3) +
+        h * (mesh.df[i - 1]! * (t3 - 2 * t2 + t) + mesh.df[i]! * (t3 - t2))
       if (value <= 0) continue
       places.push(mesh.x[i - 1]! + t * h)
       weights.push((value * h) / 2 / whole)

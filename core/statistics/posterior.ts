@@ -68,7 +68,7 @@ function peakBetween(f: (s: number) => number, a: number, b: number): number {
 function fallFrom(f: (s: number) => number, peak: number, top: number, side: 1 | -1): number {
   let inner = 0
   let outer = 0.1
-  while (top - f(peak + side * outer) < DEPTH && outer < 200) (inner = outer), (outer *= 1.6)
+  while (top - f(peak + side * outer) < DEPTH && outer < 200) ((inner = outer), (outer *= 1.6))
   for (let i = 0; i < 4; i++) {
     const middle = (inner + outer) / 2
     if (top - f(peak + side * middle) < DEPTH) inner = middle
@@ -85,7 +85,8 @@ function fallFrom(f: (s: number) => number, peak: number, top: number, side: 1 |
 export function posteriorOf(readings: readonly ModelReading[], hooks: AnalysisHooks = {}): Posterior {
   const { groups, m0 } = grouped(readings)
   const prior = (s: number) => -((s - SCATTER_PRIOR.lnMedian) ** 2) / (2 * SCATTER_PRIOR.sd ** 2)
-  const logPosterior = (s: number) => prior(s) + groups.reduce((sum, group) => sum + conditionalOf(group, Math.exp(s), m0, COARSE).logZ, 0)
+  const logPosterior = (s: number) =>
+    prior(s) + groups.reduce((sum, group) => sum + conditionalOf(group, Math.exp(s), m0, COARSE).logZ, 0)
   const rough = scan(logPosterior)
   const best = rough.log.indexOf(Math.max(...rough.log))
   const peak = peakBetween(logPosterior, rough.s[best]! - STEP, rough.s[best]! + STEP)

@@ -26,26 +26,34 @@ export function scatterQuantiles(posterior: Posterior, ps: readonly number[]): n
   const h = s[1]! - s[0]!
   const slope = (k: number) => ((w[k + 1] ?? 0) - (w[k - 1] ?? 0)) / (2 * h)
   const sum = [0]
-  for (let k = 1; k < s.length; k++) sum.push(sum[k - 1]! + (w[k - 1]! + w[k]!) / 2 + (h / 12) * (slope(k - 1) - slope(k)))
+  for (let k = 1; k < s.length; k++)
+    sum.push(sum[k - 1]! + (w[k - 1]! + w[k]!) / 2 + (h / 12) * (slope(k - 1) - slope(k)))
   const total = sum.at(-1)!
   const cdf = (at: number) => {
     const k = Math.min(s.length - 2, Math.max(0, Math.floor((at - s[0]!) / h)))
     const t = (at - s[k]!) / h
     const [t2, t3, t4] = [t * t, t * t * t, t * t * t * t]
     const part =
-      w[k]! * (t4 / 2 - t3 + t) + w[k + 1]! * (t3 - t4 / 2) + h * (slope(k) * (t4 / 4 - (2 * t3) / 3 + t2 / 2) + slope(k + 1) * (t4 / 4 - t3 / 3))
+      w[k]! * (t4 / 2 - t3 + t) +
+      w[k + 1]! * (t3 - t4 / 2) +
+      h * (slope(k) * (t4 / 4 - (2 * t3) / 3 + t2 / 2) + slope(k + 1) * (t4 / 4 - t3 / 3))
     return (sum[k]! + part) / total
   }
   return ps.map((p) => Math.exp(solve(cdf, p, s[0]!, s.at(-1)!)))
 }
 
 /** P(μ_g − z·σ ≤ x), averaged over σ. */
-function shiftedCdf(posterior: Posterior, g: number, z: number): { cdf: (x: number) => number; low: number; high: number } {
+function shiftedCdf(
+  posterior: Posterior,
+  g: number,
+  z: number,
+): { cdf: (x: number) => number; low: number; high: number } {
   const ks = counting(posterior)
   const shift = posterior.s.map((s) => z * Math.exp(s))
   const ranges = ks.map((k) => rangeOf(posterior.conditionals[k]![g]!).map((edge) => edge - shift[k]!))
   return {
-    cdf: (x) => ks.reduce((sum, k) => sum + posterior.weight[k]! * cdfAt(posterior.conditionals[k]![g]!, x + shift[k]!), 0),
+    cdf: (x) =>
+      ks.reduce((sum, k) => sum + posterior.weight[k]! * cdfAt(posterior.conditionals[k]![g]!, x + shift[k]!), 0),
     low: Math.min(...ranges.map(([low]) => low!)),
     high: Math.max(...ranges.map(([, high]) => high!)),
   }
@@ -106,7 +114,12 @@ function differenceCdf(posterior: Posterior, a: number, b: number): (d: number) 
 }
 
 /** Ratio of typical strengths a : b: quantiles and P(ratio > 1). */
-export function ratioOf(posterior: Posterior, a: number, b: number, ps: readonly number[]): { quantiles: number[]; pGreater: number } {
+export function ratioOf(
+  posterior: Posterior,
+  a: number,
+  b: number,
+  ps: readonly number[],
+): { quantiles: number[]; pGreater: number } {
   const cdf = differenceCdf(posterior, a, b)
   const ks = counting(posterior)
   const edges = (g: number) => ks.map((k) => rangeOf(posterior.conditionals[k]![g]!))

@@ -78,7 +78,9 @@ export function bruteForce(readings: readonly Reading[], grid: Grid) {
     const rows: Float64Array[] = []
     for (const name of names) {
       const own = readings.filter((r) => r.procedure === name)
-      const logs = mu.map((m) => own.reduce((sum, r) => sum + logLikelihood(r, m, Math.exp(value)), -((m - m0) ** 2) / (2 * 2.25)))
+      const logs = mu.map((m) =>
+        own.reduce((sum, r) => sum + logLikelihood(r, m, Math.exp(value)), -((m - m0) ** 2) / (2 * 2.25)),
+      )
       const top = logs.reduce((a, b) => Math.max(a, b), -Infinity)
       const row = Float64Array.from(logs, (l) => Math.exp(l - top))
       const sum = row.reduce((a, b) => a + b, 0)
@@ -102,7 +104,8 @@ export function bruteForce(readings: readonly Reading[], grid: Grid) {
     for (const i of order) {
       if (weights[i]! === 0) continue
       const at = sum + weights[i]! / 2
-      if (at >= p) return before === -Infinity ? places[i]! : before + ((places[i]! - before) * (p - beforeSum)) / (at - beforeSum)
+      if (at >= p)
+        return before === -Infinity ? places[i]! : before + ((places[i]! - before) * (p - beforeSum)) / (at - beforeSum)
       ;[before, beforeSum] = [places[i]!, at]
       sum += weights[i]!
     }

@@ -1,0 +1,61 @@
+import type { Family } from '../knowledge/families'
+import type { Brief } from '../records/joint'
+import type { CouponSize } from '../readings/strength'
+import { testKinds, type TestId } from '../readings/tests'
+import { requiredLoad } from './requirement'
+
+/** A rigid glue's long overlap carries at its ends only: what counts is at most this many times the tested overlap (methods.md 9). */
+export const OVERLAP_CAP = 3
+
+export interface Margin {
+  /** what the real joint is expected to hold: weak joint, lower bound × real bonded size, N */
+  holdsN: number
+  requiredN: number
+  times: number
+  /** mm² or mm that the strength was multiplied by */
+  bondedSize: number
+  sizeUnit: 'mm²' | 'mm'
+  /** the real overlap is longer than a rigid glue can use */
+  capped: boolean
+  /** what the brief names and no coupon has met; the margin does not count on it */
+  notTested: string[]
+}
+
+/** Surroundings that the brief names, in words. */
+export function exposuresNamed(brief: Brief): string[] {
+  const out: string[] = []
+  if (brief.heatC !== null && brief.heatC > 30) out.push(`${brief.heatC} °C`)
+  if (brief.coldC !== null && brief.coldC < 5) out.push(`${brief.coldC} °C cold`)
+  if (brief.water !== null && brief.water !== 'no')
+    out.push({ splash: 'splashes', wash: 'washing or rain', soak: 'soaking' }[brief.water])
+  if (brief.life === 'years') out.push('years')
+  return out
+}
+
+/**
+ * Margin of the real joint over its required load.
+ * @param weakLow 5 % lower bound of the weak joint's strength, in the unit of the test
+ * @param tested the coupon's size
+ * @returns null where load or size is open, or the test's unit has no joint size to multiply with
+ */
+export function marginOf(
+  brief: Brief,
+  test: TestId,
+  weakLow: number,
+  tested: CouponSize,
+  family: Family,
+): Margin | null {
+  const required = requiredLoad(brief)
+  const { force } = testKinds[test]
+  if (!required || required.n === 0 || brief.widthMm === null) return null
+  const notTested = exposuresNamed(brief)
+  const result = (bondedSize: number, sizeUnit: Margin['sizeUnit'], capped: boolean): Margin => {
+    const holdsN = weakLow * bondedSize
+    return { holdsN, requiredN: required.n, times: holdsN / required.n, bondedSize, sizeUnit, capped, notTested }
+  }
+  if (force === 'peel' || force === 'cleavage') return result(brief.widthMm, 'mm', false)
+  if ((force !== 'lap-shear' && force !== 'tension') || brief.lengthMm === null) return null
+  const limit =
+    force === 'lap-shear' && family.flex === 'rigid' && tested.overlapMm ? OVERLAP_CAP * tested.overlapMm : Infinity
+  return result(brief.widthMm * Math.min(brief.lengthMm, limit), 'mm²', brief.lengthMm > limit)
+}

@@ -1,0 +1,139 @@
+import * as z from 'zod'
+import { CodedError } from '../errors'
+import { danglingReference, schemas, tableNames, type Tables } from '../records/tables'
+
+/** The bench file: one JSON document with everything on a bench. */
+export const BENCH_FILE_VERSION = 2
+
+export interface BenchFile {
+  format: 'paste-bench'
+  version: number
+  savedAt: number
+  tables: Tables
+}
+
+/** For the JSON Schema in docs/ and for the check below. */
+export const benchFileSchema = z.object({
+  format: z.literal('paste-bench'),
+  version: z.literal(BENCH_FILE_VERSION),
+  savedAt: z.number().int().nonnegative(),
+  tables: z.object(
+    Object.fromEntries(tableNames.map((name) => [name, z.array(schemas[name])])) as {
+      [T in keyof typeof schemas]: z.ZodArray<(typeof schemas)[T]>
+    },
+  ),
+})
+
+type Loose = Record<string, unknown>
+type LooseTables = Record<string, Loose[]>
+
+/**
+ * From version n to n + 1, frozen: a migration calls nothing that may change later.
+ * 1 → 2: a pack's dates moved from the adhesive to a table of packs, since one product can stand there in two batches.
+ */
+export const migrations: Record<number, (tables: LooseTables) => LooseTables> = {
+  1: (tables) => ({
+    ...tables,
+    adhesive: (tables['adhesive'] ?? []).map(({ openedOn: _opened, expiresOn: _expires, ...rest }) => rest),
+    stock: (tables['adhesive'] ?? [])
+      .filter((adhesive) => adhesive['openedOn'] != null || adhesive['expiresOn'] != null)
+      .map((adhesive) => ({
+        id: `${String(adhesive['id'])}-pack`,
+        adhesive: adhesive['id'],
+        batch: '',
+        openedOn: adhesive['openedOn'] ?? null,
+        expiresOn: adhesive['expiresOn'] ?? null,
+        left: 1,
+      })),
+  }),
+}
+
+export const writeBenchFile = (tables: Tables, now: number): string =>
+  JSON.stringify(
+    { format: 'paste-bench', version: BENCH_FILE_VERSION, savedAt: now, tables } satisfies BenchFile,
+    null,
+    1,
+  )
+
+const asObject = (value: unknown): Loose | null =>
+  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Loose) : null
+
+/** Text → JSON; a broken text says about where. */
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch (error) {
+    const detail = (error as Error).message
+    const at = /position (\d+)/.exec(detail)
+    const line = at ? text.slice(0, Number(at[1])).split('\n').length : null
+    if (text.trimStart().startsWith('{') && text.includes('paste-bench'))
+      throw new CodedError('damaged', line ? `line ${line}` : 'the end', {
+        field: line ? `line ${line}` : 'the end',
+        detail,
+      })
+    throw new CodedError('not-a-bench-file', '', { detail: 'it is not a JSON text' })
+  }
+}
+
+/**
+ * Reads a bench file whole or not at all: a newer version is refused, an older one migrated, a damaged one refused with the
+ * place named.
+ * @throws CodedError not-a-bench-file, newer-version, damaged
+ */
+export function readBenchFile(text: string): { tables: Tables; savedAt: number; migratedFrom: number | null } {
+  const file = asObject(parsed(text))
+  if (!file || file['format'] !== 'paste-bench')
+    throw new CodedError('not-a-bench-file', '', { detail: 'the mark “paste-bench” is missing' })
+  const version = file['version']
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    throw new CodedError('damaged', 'version', { field: 'version', detail: 'a whole number from 1 was expected' })
+  if (version > BENCH_FILE_VERSION)
+    throw new CodedError('newer-version', 'version', { got: version, known: BENCH_FILE_VERSION })
+  let tables = asObject(file['tables']) as LooseTables | null
+  if (!tables) throw new CodedError('damaged', 'tables', { field: 'tables', detail: 'the tables are missing' })
+  for (const [name, rows] of Object.entries(tables))
+    if (!Array.isArray(rows) || rows.some((row) => !asObject(row)))
+      throw new CodedError('damaged', `tables.${name}`, {
+        field: `tables.${name}`,
+        detail: 'a list of records was expected',
+      })
+  for (let from = version; from < BENCH_FILE_VERSION; from++) tables = migrations[from]!(tables)
+  const result = benchFileSchema.safeParse({ ...file, version: BENCH_FILE_VERSION, tables })
+  if (!result.success) {
+    const issue = result.error.issues[0]!
+    const field = issue.path.join('.')
+    throw new CodedError('damaged', field, { field, detail: issue.message })
+  }
+  checkWhole(result.data.tables)
+  return {
+    tables: result.data.tables,
+    savedAt: result.data.savedAt,
+    migratedFrom: version === BENCH_FILE_VERSION ? null : version,
+  }
+}
+
+/** One bench row, ids unlike within a table, nothing pointing into the void. */
+function checkWhole(tables: Tables): void {
+  if (tables.bench.length !== 1)
+    throw new CodedError('damaged', 'tables.bench', {
+      field: 'tables.bench',
+      detail: `one bench was expected, ${tables.bench.length} found`,
+    })
+  for (const name of tableNames) {
+    const seen = new Set<string>()
+    tables[name].forEach((record, i) => {
+      if (seen.has(record.id))
+        throw new CodedError('damaged', `tables.${name}.${i}.id`, {
+          field: `tables.${name}.${i}.id`,
+          detail: `“${record.id}” stands there twice`,
+        })
+      seen.add(record.id)
+    })
+  }
+  const loose = danglingReference(tables)
+  if (loose)
+    throw new CodedError('damaged', `tables.${loose.table}`, {
+      field: `${loose.table} ${loose.id}, ${loose.field}`,
+      detail: `it points to “${loose.to}”, which is not in the file`,
+    })
+}

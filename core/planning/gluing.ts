@@ -1,0 +1,83 @@
+import type { Coupon, Procedure, Step } from '../records/round'
+
+/** A step of a coupon that can be done next, and when. */
+export interface GlueTask {
+  coupon: Coupon
+  procedure: Procedure
+  step: Step
+  /** from when it may be done, ms; past or now: do it */
+  readyAt: number
+  /** by when it must be done, ms; null without a limit */
+  lateAt: number | null
+  /** the step before it was started at, ms; null before the first */
+  since: number | null
+}
+
+/** Steps that a person does; waiting, holding, clamping and curing run by themselves once their step began. */
+const RUNS_BY_ITSELF = new Set(['wait', 'hold', 'clamp', 'cure'])
+
+/** Where a coupon stands: what is done, what runs, what comes next. */
+export function taskOf(coupon: Coupon, procedure: Procedure): GlueTask | null {
+  const stampOf = (step: Step) => coupon.stamps.find((stamp) => stamp.step === step.id)?.at ?? null
+  const { steps } = procedure
+  const index = steps.findIndex((step) => stampOf(step) === null)
+  if (index < 0) return null
+  const step = steps[index]!
+  const before = steps[index - 1]
+  const since = before ? stampOf(before) : null
+  if (!before || since === null) return { coupon, procedure, step, readyAt: 0, lateAt: null, since: null }
+  return {
+    coupon,
+    procedure,
+    step,
+    readyAt: since + before.minS * 1000,
+    lateAt: before.maxS === null ? null : since + before.maxS * 1000,
+    since,
+  }
+}
+
+/** The coupon was closed at, ms: the start of its cure; null before. */
+export function closedAt(coupon: Coupon, procedure: Procedure): number | null {
+  const close = procedure.steps.find((step) => step.kind === 'close')
+  return close ? (coupon.stamps.find((stamp) => stamp.step === close.id)?.at ?? null) : null
+}
+
+/** Fully cured from, ms: closing plus the cure that the procedure asks for; null before closing. */
+export function curedFrom(coupon: Coupon, procedure: Procedure): number | null {
+  const closed = closedAt(coupon, procedure)
+  const cure = procedure.steps.find((step) => step.kind === 'cure')
+  return closed === null ? null : closed + (cure?.minS ?? 0) * 1000
+}
+
+/** Steps stamped by starting: the clock of wait, hold, clamp or cure begins with the step before it, so one tap is enough. */
+export function stampsFor(task: GlueTask, now: number): { step: string; at: number }[] {
+  const { steps } = task.procedure
+  const from = steps.indexOf(task.step)
+  const next = steps[from + 1]
+  const done = [{ step: task.step.id, at: now }]
+  if (next && RUNS_BY_ITSELF.has(next.kind)) done.push({ step: next.id, at: now })
+  return done
+}
+
+/**
+ * The tasks of a round in the order to do them: what is about to be late first, then what is ready, then by the
+ * randomised glue order; running ones last, by the time they are ready.
+ */
+export function tasksOf(coupons: readonly Coupon[], procedures: readonly Procedure[], now: number): GlueTask[] {
+  const byId = new Map(procedures.map((procedure) => [procedure.id, procedure]))
+  const tasks = coupons.flatMap((coupon) => {
+    const procedure = byId.get(coupon.procedure)
+    const task = procedure ? taskOf(coupon, procedure) : null
+    return task ? [task] : []
+  })
+  const open = (task: GlueTask) => task.readyAt <= now
+  return tasks.sort((x, y) => {
+    if (open(x) !== open(y)) return open(x) ? -1 : 1
+    if (!open(x)) return x.readyAt - y.readyAt
+    // Begun pieces before fresh ones, the one with the earlier limit first.
+    if ((x.since === null) !== (y.since === null)) return x.since === null ? 1 : -1
+    const limit = (task: GlueTask) => task.lateAt ?? Infinity
+    if (limit(x) !== limit(y)) return limit(x) - limit(y)
+    return x.coupon.glueAt - y.coupon.glueAt
+  })
+}

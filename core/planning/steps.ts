@@ -1,0 +1,87 @@
+import type { Family } from '../knowledge/families'
+import type { MaterialClass } from '../knowledge/materials'
+import type { Adhesive } from '../records/shelf'
+import type { Step, StepKind } from '../records/round'
+
+/** Times of a family with what the label says put over them; s at 20 °C and 50 % RH. */
+export function timesOf(family: Family, label: Adhesive['label'] = {}): Family {
+  const said = Object.fromEntries(Object.entries(label).filter(([, value]) => value !== undefined))
+  return { ...family, ...said }
+}
+
+const applyWords: Partial<Record<Family['form'], string>> = {
+  thin: 'Wick it into the closed joint, or lay a thin film on one face',
+  film: 'Lay the film on one face, no air below it',
+  melt: 'Lay one hot bead, no more than can be closed in the open time',
+  spray: 'Spray an even coat',
+  foam: 'Lay a thin bead: it swells',
+  stick: 'Rub an even film to the edges',
+}
+
+const closeWords: Record<Family['mechanism'], string> = {
+  'evaporate-water': 'Close, slide a little to spread, line up the marks',
+  'evaporate-solvent': 'Line up the marks and close once, then press along the edge',
+  moisture: 'Line up the marks and close',
+  melt: 'Close at once and press',
+  'heat-activated': 'Close and press with the hot tool, cloth between',
+  'two-part': 'Close and squeeze out a little bead',
+  light: 'Close, then light it through the clear side',
+  weld: 'Close while it is soft',
+  pressure: 'Line up the marks and close once, then rub hard',
+}
+
+/** mm:ss are for clocks; in a step's words minutes do. */
+const inWords = (s: number): string =>
+  s < 90 ? `${s} s` : s < 5400 ? `${Math.round(s / 60)} min` : `${Math.round(s / 360) / 10} h`
+
+/**
+ * The usual steps for a family on two faces, from the tables: prepare, apply, wait inside its window, close, hold, clamp,
+ * leave alone. The maker edits them afterwards.
+ * @param times a family's times, the label's put over them
+ */
+export function usualSteps(times: Family, a: MaterialClass | null, b: MaterialClass | null): Step[] {
+  const steps: Step[] = []
+  const add = (kind: StepKind, text: string, minS = 0, maxS: number | null = null) =>
+    steps.push({ id: `s${steps.length + 1}`, kind, text, minS, maxS })
+  add('prepare-a', a?.prep ?? 'Clean, dry and scuff side A', 0)
+  add('prepare-b', b?.prep ?? 'Clean, dry and scuff side B', 0)
+  const both = times.faces === 'both'
+  add(
+    'apply',
+    `${applyWords[times.form] ?? 'Spread a thin even film'} ${both ? 'on both faces' : ''}`.trim(),
+    0,
+    both ? null : times.openS,
+  )
+  if (times.waitMinS > 0)
+    add(
+      'wait',
+      `Leave open ${inWords(times.waitMinS)} to ${inWords(times.waitMaxS)}: dull, touch-dry`,
+      times.waitMinS,
+      times.waitMaxS,
+    )
+  add('close', closeWords[times.mechanism])
+  add('hold', `Hold still ${inWords(times.holdS)}`, times.holdS)
+  if (times.clamp === 'clamp' || times.clamp === 'press')
+    add(
+      'clamp',
+      times.clamp === 'clamp'
+        ? 'Clamp lightly with flat pads until it can be handled'
+        : 'Leave under a weight until it can be handled',
+      Math.max(0, times.handlingS - times.holdS),
+    )
+  add('cure', `Leave alone to the full cure, ${inWords(times.fullS)} at 20 °C`, times.fullS)
+  return steps
+}
+
+/** Seconds from closing to full cure that a procedure asks for. */
+export const fullCureS = (steps: readonly Step[]): number =>
+  steps.filter((step) => step.kind === 'cure').reduce((sum, step) => sum + step.minS, 0)
+
+/** Hands-on minutes of one joint: what the maker stands at it for, not clamp and cure. */
+export function handsOnMinutes(steps: readonly Step[]): number {
+  const each: Partial<Record<StepKind, number>> = { 'prepare-a': 1, 'prepare-b': 1, apply: 1, close: 0.5, clamp: 0.5 }
+  return steps.reduce(
+    (sum, step) => sum + (each[step.kind] ?? 0) + (step.kind === 'hold' ? Math.min(step.minS, 600) / 60 : 0),
+    0,
+  )
+}
