@@ -1,0 +1,24 @@
+import { onScopeDispose, readonly, ref, type Ref } from 'vue'
+
+/** The one place where the app reads the time; the core takes it as an argument. */
+export const now = (): number => Date.now()
+
+const current = ref(now())
+let users = 0
+let timer: ReturnType<typeof setInterval> | undefined
+const tick = () => (current.value = now())
+
+/** The time, in ms, once a second while someone looks; set at once when a sleeping laptop or tab wakes. */
+export function useNow(): Readonly<Ref<number>> {
+  tick()
+  if (users++ === 0) {
+    timer = setInterval(tick, 1000)
+    document.addEventListener('visibilitychange', tick)
+  }
+  onScopeDispose(() => {
+    if (--users > 0) return
+    clearInterval(timer)
+    document.removeEventListener('visibilitychange', tick)
+  })
+  return readonly(current)
+}

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import { CodedError } from '../errors'
+import { sayError } from '../messages'
+import { emptyBench } from '../records/bench'
+import { openBrief } from '../records/joint'
+import { noTables, type Tables } from '../records/tables'
+import { BENCH_FILE_VERSION, migrations, readBenchFile, writeBenchFile } from './benchFile'
+
+const tables: Tables = {
+  ...noTables(),
+  bench: [emptyBench('b1', 'Lantern bench', 5)],
+  build: [{ id: 'bu', name: 'Heron', inServiceBy: '2026-12-12', budget: 60, what: '' }],
+  joint: [{ id: 'j1', build: 'bu', code: 'H1', name: 'Rib to cloth', createdAt: 5, brief: openBrief() }],
+}
+const text = writeBenchFile(tables, 9)
+const failure = (file: string) => {
+  try {
+    readBenchFile(file)
+  } catch (error) {
+    return error as CodedError
+  }
+  throw new Error('expected an error')
+}
+const edited = (edit: (file: { version: number; tables: Record<string, Record<string, unknown>[]> }) => void) => {
+  const file = JSON.parse(text)
+  edit(file)
+  return JSON.stringify(file)
+}
+
+describe('the bench file', () => {
+  it('comes back as it went out', () => expect(readBenchFile(text)).toEqual({ tables, savedAt: 9, migratedFrom: null }))
+
+  it('refuses a newer version and leaves it untouched', () => {
+    const error = failure(edited((file) => (file.version = BENCH_FILE_VERSION + 1)))
+    expect(error.code).toBe('newer-version')
+    expect(sayError(error)).toMatch(/has version 3; this app knows up to 2/)
+  })
+
+  it.each([
+    ['not JSON', 'hello', 'not-a-bench-file'],
+    ['another JSON', '{"a":1}', 'not-a-bench-file'],
+    ['cut off', text.slice(0, 300), 'damaged'],
+    ['no tables', '{"format":"paste-bench","version":2}', 'damaged'],
+  ])('refuses %s', (_, file, code) => expect(failure(file).code).toBe(code))
+
+  it('names the place of the damage', () => {
+    expect(failure(edited((file) => (file.tables['joint']![0]!['code'] = 7))).path).toBe('tables.joint.0.code')
+    expect(failure(edited((file) => (file.tables['joint']![0]!['build'] = 'gone'))).facts['field']).toBe('joint j1, build')
+    expect(failure(edited((file) => file.tables['build']!.push(file.tables['build']![0]!))).path).toBe('tables.build.1.id')
+    expect(failure(edited((file) => (file.tables['bench'] = []))).path).toBe('tables.bench')
+    expect(failure(edited((file) => ((file.tables as Record<string, unknown>)['coupon'] = 'x'))).path).toBe('tables.coupon')
+  })
+
+  it('migrates version 1: the pack’s dates move out of the adhesive', () => {
+    const glue = { id: 'g1', name: 'Thin instant, 20 g', family: 'ca-thin', packSize: 20, packUnit: 'g', packPrice: 6, label: {}, note: '' }
+    const old = edited((file) => {
+      file.version = 1
+      delete file.tables['stock']
+      file.tables['adhesive'] = [
+        { ...glue, openedOn: '2025-12-20', expiresOn: null },
+        { ...glue, id: 'g2', openedOn: null, expiresOn: null },
+      ]
+    })
+    const read = readBenchFile(old)
+    expect(read.migratedFrom).toBe(1)
+    expect(read.tables.adhesive).toEqual([glue, { ...glue, id: 'g2' }])
+    expect(read.tables.stock).toEqual([{ id: 'g1-pack', adhesive: 'g1', batch: '', openedOn: '2025-12-20', expiresOn: null, left: 1 }])
+  })
+
+  it('has a migration, run in this file, from every older version', () => {
+    expect(Object.keys(migrations).map(Number)).toEqual(Array.from({ length: BENCH_FILE_VERSION - 1 }, (_, i) => i + 1))
+  })
+})
