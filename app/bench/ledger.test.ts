@@ -6,7 +6,14 @@ import { seededRandom } from '../../core/planning/random'
 import { Ledger } from './ledger'
 import { memoryStorage, type BenchStorage } from './storage'
 
-const stock = (id: string, left: number): RecordOf<'stock'> => ({ id, adhesive: 'a1', batch: '', openedOn: null, expiresOn: null, left })
+const stock = (id: string, left: number): RecordOf<'stock'> => ({
+  id,
+  adhesive: 'a1',
+  batch: '',
+  openedOn: null,
+  expiresOn: null,
+  left,
+})
 const start: Tables = { ...noTables(), bench: [emptyBench('b1', 'Test bench', 0)] }
 
 function tools(announce = () => {}) {
@@ -71,8 +78,13 @@ describe('the ledger', () => {
   it('refuses a record that does not fit, and one that was changed elsewhere, and writes nothing', async () => {
     const ledger = await opened(await fresh())
     await ledger.commit('one', [insert('stock', stock('s1', 1))])
-    await expect(ledger.commit('bad', [update('stock', stock('s1', 1), { left: 7 })])).rejects.toMatchObject({ code: 'wrong-shape', path: 'stock s1 left' })
-    await expect(ledger.commit('old', [update('stock', stock('s1', 0.2), { left: 0.3 })])).rejects.toMatchObject({ code: 'conflict' })
+    await expect(ledger.commit('bad', [update('stock', stock('s1', 1), { left: 7 })])).rejects.toMatchObject({
+      code: 'wrong-shape',
+      path: 'stock s1 left',
+    })
+    await expect(ledger.commit('old', [update('stock', stock('s1', 0.2), { left: 0.3 })])).rejects.toMatchObject({
+      code: 'conflict',
+    })
     expect(ledger.records.get('stock', 's1')?.left).toBe(1)
     expect(ledger.history()).toHaveLength(1)
   })
@@ -80,8 +92,13 @@ describe('the ledger', () => {
   it('is followed by another tab, and two tabs never take the same place', async () => {
     const cells = await fresh()
     const shared = tools()
-    const [one, two] = [await opened(cells, memoryStorage(cells), shared), await opened(cells, memoryStorage(cells), shared)]
-    await Promise.all([...Array(20).keys()].map((i) => (i % 2 ? one : two).commit(`add ${i}`, [insert('stock', stock(`s${i}`, 1))])))
+    const [one, two] = [
+      await opened(cells, memoryStorage(cells), shared),
+      await opened(cells, memoryStorage(cells), shared),
+    ]
+    await Promise.all(
+      [...Array(20).keys()].map((i) => (i % 2 ? one : two).commit(`add ${i}`, [insert('stock', stock(`s${i}`, 1))])),
+    )
     await one.catchUp()
     await two.catchUp()
     expect(one.records.count('stock')).toBe(20)
@@ -93,7 +110,10 @@ describe('the ledger', () => {
     const cells = await fresh()
     const storage = memoryStorage(cells)
     let full = false
-    const limited: BenchStorage = { ...storage, writeEntry: (seq, entry) => (full ? Promise.reject(new Error('quota exceeded')) : storage.writeEntry(seq, entry)) }
+    const limited: BenchStorage = {
+      ...storage,
+      writeEntry: (seq, entry) => (full ? Promise.reject(new Error('quota exceeded')) : storage.writeEntry(seq, entry)),
+    }
     const ledger = await opened(cells, limited)
     await ledger.commit('one', [insert('stock', stock('s1', 1))])
     full = true

@@ -55,10 +55,16 @@ export class Ledger {
     if (head) {
       this.head = head
       this.seq = head.through
-      const rows = await Promise.all(tableNames.map((name) => (head.generations[name] === undefined ? null : this.storage.readTable(name, head.generations[name]!))))
+      const rows = await Promise.all(
+        tableNames.map((name) =>
+          head.generations[name] === undefined ? null : this.storage.readTable(name, head.generations[name]!),
+        ),
+      )
       this.records.load(Object.fromEntries(tableNames.map((name, i) => [name, rows[i] ?? []])) as unknown as Tables)
       const from = Math.max(1, head.through - UNDO_DEPTH + 1)
-      const folded = await Promise.all(Array.from({ length: head.through - from + 1 }, (_, i) => this.storage.readEntry(from + i)))
+      const folded = await Promise.all(
+        Array.from({ length: head.through - from + 1 }, (_, i) => this.storage.readEntry(from + i)),
+      )
       this.recent = folded.filter((entry) => entry !== null)
     }
     await this.catchUp()
@@ -75,7 +81,7 @@ export class Ledger {
   /** Entries of other tabs that this one has not seen. */
   async catchUp(): Promise<void> {
     const touched = new Set<TableName>()
-    for (let more = true; more; ) {
+    for (let more = true; more;) {
       const batch = await Promise.all(Array.from({ length: 32 }, (_, i) => this.storage.readEntry(this.seq + 1 + i)))
       const end = batch.findIndex((entry) => entry === null)
       more = end < 0
@@ -153,7 +159,8 @@ export class Ledger {
       const stored = (await this.storage.readHead()) ?? this.head
       if (stored.through >= this.seq) return void (this.head = stored)
       const touched = new Set<TableName>()
-      for (let seq = stored.through + 1; seq <= this.seq; seq++) (await this.storage.readEntry(seq))?.changes.forEach((change) => touched.add(change.table))
+      for (let seq = stored.through + 1; seq <= this.seq; seq++)
+        (await this.storage.readEntry(seq))?.changes.forEach((change) => touched.add(change.table))
       const generations = { ...stored.generations }
       for (const table of touched) {
         generations[table] = (stored.generations[table] ?? 0) + 1
@@ -161,7 +168,8 @@ export class Ledger {
       }
       await this.storage.writeHead({ through: this.seq, generations })
       this.head = { through: this.seq, generations }
-      for (const table of touched) if (stored.generations[table] !== undefined) await this.storage.dropTable(table, stored.generations[table])
+      for (const table of touched)
+        if (stored.generations[table] !== undefined) await this.storage.dropTable(table, stored.generations[table])
     })
   }
 
@@ -184,7 +192,8 @@ export class Ledger {
   private async storeUnsaved(): Promise<void> {
     try {
       while (this.unsaved.length > 0) {
-        if ((await this.storage.readEntry(this.seq + 1)) !== null) throw new CodedError('conflict', '', { field: 'The bench' })
+        if ((await this.storage.readEntry(this.seq + 1)) !== null)
+          throw new CodedError('conflict', '', { field: 'The bench' })
         await this.storage.writeEntry(this.seq + 1, this.unsaved[0]!)
         this.seq++
         this.unsaved.shift()

@@ -20,7 +20,11 @@ interface Index {
   demoRemoved: boolean
 }
 
-const store = localforage.createInstance({ name: 'paste-bench-index', storeName: 'index', driver: localforage.INDEXEDDB })
+const store = localforage.createInstance({
+  name: 'paste-bench-index',
+  storeName: 'index',
+  driver: localforage.INDEXEDDB,
+})
 const OPEN_KEY = 'paste-bench-open'
 
 const read = async (): Promise<Index> => (await store.getItem<Index>('index')) ?? { benches: [], demoRemoved: false }
@@ -35,7 +39,8 @@ async function change(edit: (index: Index) => void): Promise<Index> {
   return navigator.locks ? ((await navigator.locks.request('paste-bench-index', work)) as Index) : work()
 }
 
-export const listBenches = async (): Promise<BenchListing[]> => (await read()).benches.sort((a, b) => b.openedAt - a.openedAt)
+export const listBenches = async (): Promise<BenchListing[]> =>
+  (await read()).benches.sort((a, b) => b.openedAt - a.openedAt)
 export const demoWasRemoved = async (): Promise<boolean> => (await read()).demoRemoved
 
 /** Which bench this tab has open, or had open last. */
@@ -70,7 +75,8 @@ export async function addBench(tables: Tables): Promise<string> {
   return id
 }
 
-export const addEmptyBench = (name: string): Promise<string> => addBench({ ...noTables(), bench: [emptyBench('new', name, now())] })
+export const addEmptyBench = (name: string): Promise<string> =>
+  addBench({ ...noTables(), bench: [emptyBench('new', name, now())] })
 
 export async function renameListing(id: string, name: string): Promise<void> {
   await change((index) => index.benches.forEach((bench) => bench.id === id && (bench.name = name)))

@@ -1,4 +1,11 @@
-import { owners, tableNames, type AnyRecord, type RecordOf, type TableName, type Tables } from '../../core/records/tables'
+import {
+  owners,
+  tableNames,
+  type AnyRecord,
+  type RecordOf,
+  type TableName,
+  type Tables,
+} from '../../core/records/tables'
 import type { Change } from '../../core/records/entry'
 
 /**

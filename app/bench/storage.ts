@@ -25,7 +25,11 @@ const databaseName = (benchId: string) => `paste-bench-${benchId}`
 
 /** The bench's database in the browser. Rejects (quota, private mode, blocked storage) at the write that fails. */
 export function browserStorage(benchId: string): BenchStorage {
-  const store = localforage.createInstance({ name: databaseName(benchId), storeName: 'ledger', driver: localforage.INDEXEDDB })
+  const store = localforage.createInstance({
+    name: databaseName(benchId),
+    storeName: 'ledger',
+    driver: localforage.INDEXEDDB,
+  })
   return {
     readHead: () => store.getItem<Head>('head'),
     writeHead: async (head) => void (await store.setItem('head', head)),
@@ -37,7 +41,8 @@ export function browserStorage(benchId: string): BenchStorage {
   }
 }
 
-export const dropBrowserStorage = (benchId: string): Promise<void> => localforage.dropInstance({ name: databaseName(benchId) })
+export const dropBrowserStorage = (benchId: string): Promise<void> =>
+  localforage.dropInstance({ name: databaseName(benchId) })
 
 /** In memory: for tests, and when the browser keeps nothing. */
 export function memoryStorage(cells = new Map<string, unknown>()): BenchStorage {

@@ -66,7 +66,10 @@ export const useBench = defineStore('bench', () => {
     const storage = memoryStorage()
     const blocked: BenchStorage = { ...storage, writeEntry: () => Promise.reject(new Error(reason)) }
     ledger = new Ledger(blocked, { now, newId, exclusive: (work) => work(), announce: () => {} }, refresh)
-    await new Ledger(storage, { now, newId, exclusive: (work) => work(), announce: () => {} }).start({ ...noTables(), bench: [emptyBench('memory', 'My bench', now())] })
+    await new Ledger(storage, { now, newId, exclusive: (work) => work(), announce: () => {} }).start({
+      ...noTables(),
+      bench: [emptyBench('memory', 'My bench', now())],
+    })
     await ledger.open()
     ledger.save.failure = reason
     id.value = 'memory'

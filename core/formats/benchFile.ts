@@ -1,5 +1,7 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { CodedError } from '../errors'
+import { moment } from '../records/fields'
+import { issueWords } from '../records/issue'
 import { danglingReference, schemas, tableNames, type Tables } from '../records/tables'
 
 /** The bench file: one JSON document with everything on a bench. */
@@ -16,10 +18,10 @@ export interface BenchFile {
 export const benchFileSchema = z.object({
   format: z.literal('paste-bench'),
   version: z.literal(BENCH_FILE_VERSION),
-  savedAt: z.number().int().nonnegative(),
+  savedAt: moment,
   tables: z.object(
     Object.fromEntries(tableNames.map((name) => [name, z.array(schemas[name])])) as {
-      [T in keyof typeof schemas]: z.ZodArray<(typeof schemas)[T]>
+      [T in keyof typeof schemas]: z.ZodMiniArray<(typeof schemas)[T]>
     },
   ),
 })
@@ -102,7 +104,7 @@ export function readBenchFile(text: string): { tables: Tables; savedAt: number; 
   if (!result.success) {
     const issue = result.error.issues[0]!
     const field = issue.path.join('.')
-    throw new CodedError('damaged', field, { field, detail: issue.message })
+    throw new CodedError('damaged', field, { field, detail: issueWords(issue) })
   }
   checkWhole(result.data.tables)
   return {

@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { CodedError } from '../errors'
 import rows from './families.json'
 
@@ -25,7 +25,7 @@ export const familySchema = z.object({
   serviceMinC: z.number(), serviceMaxC: z.number(), water, look: z.enum(['clear', 'haze', 'tinted', 'opaque']),
   yellows: z.boolean(), sandable: z.boolean(), paintable: z.boolean(), carvable: z.boolean(), hotWire: z.enum(['yes', 'no', 'slow']),
   expands: z.number(), spreadGm2: z.number(), densityGml: z.number(), packSize: z.number(), packUnit: z.string(), packPrice: z.number(),
-  potLifeS: z.number().nullable(), mixRatio: z.string(), shelfUnopenedMonths: z.number(), shelfOpenedDays: z.number(),
+  potLifeS: z.nullable(z.number()), mixRatio: z.string(), shelfUnopenedMonths: z.number(), shelfOpenedDays: z.number(),
   needs: z.array(z.string()), attacks: z.array(z.string()), hazards: z.array(z.string()), cleanup: z.string(), debond: z.string(),
 }) // prettier-ignore
 export type Family = z.infer<typeof familySchema>

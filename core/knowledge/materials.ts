@@ -1,4 +1,4 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { CodedError } from '../errors'
 import rows from './materials.json'
 
@@ -19,7 +19,7 @@ export type MaterialGroup = (typeof materialGroups)[number]
 export const materialClassSchema = z.object({
   id: z.string(), name: z.string(), group: z.enum(materialGroups), porosity: z.number(), vapourBarrier: z.boolean(),
   surfaceEnergy: z.enum(['very-low', 'low', 'medium', 'high']), surfaceEnergyMNm: z.number(), softensC: z.number(), tensileMPa: z.number(),
-  tearNPerMm: z.number().nullable(), modulusMPa: z.number(), typicalThicknessMm: z.number(), transparent: z.boolean(), flexible: z.boolean(),
+  tearNPerMm: z.nullable(z.number()), modulusMPa: z.number(), typicalThicknessMm: z.number(), transparent: z.boolean(), flexible: z.boolean(),
   sensitiveTo: z.array(z.string()), prep: z.string(), notes: z.string(),
 }) // prettier-ignore
 export type MaterialClass = z.infer<typeof materialClassSchema>

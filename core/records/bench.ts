@@ -1,30 +1,30 @@
-import * as z from 'zod'
-import { day, id, moment, text } from './fields'
+import * as z from 'zod/mini'
+import { amount, day, id, moment, positive, text, words } from './fields'
 
-const pulls = z.array(z.number().positive())
+const pulls = z.array(positive)
 
 /** The one row that says whose bench this is: its room, its instruments, the maker's hands, money. */
 export const benchSchema = z.object({
   id,
-  name: text.min(1),
+  name: words,
   kind: z.enum(['own', 'demo']),
   createdAt: moment,
-  room: z.object({ tempC: z.number().min(-30).max(60), rh: z.number().min(0).max(100), at: moment }).nullable(),
+  room: z.nullable(z.object({ tempC: z.number().check(z.gte(-30), z.lte(60)), rh: z.number().check(z.gte(0), z.lte(100)), at: moment })),
   /** what force is read with: its limit and its smallest step, N */
-  gauge: z.object({ name: text, limitN: z.number().positive(), resolutionN: z.number().positive() }),
+  gauge: z.object({ name: text, limitN: positive, resolutionN: positive }),
   /** pulls on the scale by grip, N (methods.md 1, by hand) */
   hands: z.object({ 'shaken-off': pulls, 'one-finger': pulls, 'one-hand': pulls, 'two-hands': pulls }),
-  ratePerHour: z.number().nonnegative(),
-  currency: z.string().max(6),
+  ratePerHour: amount,
+  currency: z.string().check(z.maxLength(6)),
 })
 export type Bench = z.infer<typeof benchSchema>
 
 /** The thing being made. */
 export const buildSchema = z.object({
   id,
-  name: text.min(1),
-  inServiceBy: day.nullable(),
-  budget: z.number().nonnegative().nullable(),
+  name: words,
+  inServiceBy: z.nullable(day),
+  budget: z.nullable(amount),
   what: text,
 })
 export type Build = z.infer<typeof buildSchema>

@@ -1,7 +1,6 @@
-import * as z from 'zod'
 import { CodedError } from '../errors'
-import { id, moment } from './fields'
-import { schemas, tableNames, type AnyRecord, type RecordOf, type TableName } from './tables'
+import { issueWords } from './issue'
+import { schemas, type AnyRecord, type RecordOf, type TableName } from './tables'
 
 /** One record before and after; null before: made, null after: taken away. */
 export interface Change {
@@ -22,24 +21,6 @@ export interface Entry {
   of: string | null
   changes: Change[]
 }
-
-export const entrySchema = z.object({
-  id,
-  at: moment,
-  label: z.string().min(1).max(300),
-  kind: z.enum(['edit', 'undo', 'redo']),
-  of: id.nullable(),
-  changes: z
-    .array(
-      z.object({
-        table: z.enum(tableNames),
-        id,
-        before: z.looseObject({ id }).nullable(),
-        after: z.looseObject({ id }).nullable(),
-      }),
-    )
-    .min(1),
-})
 
 export const insert = <T extends TableName>(table: T, after: RecordOf<T>): Change => ({
   table,
@@ -87,7 +68,7 @@ export function checkEntry(entry: Entry, current: (table: TableName, id: string)
         const issue = parsed.error.issues[0]!
         throw new CodedError('wrong-shape', `${where} ${issue.path.join('.')}`, {
           field: `${change.table} ${issue.path.join('.')}`,
-          detail: issue.message,
+          detail: issueWords(issue),
         })
       }
     }

@@ -1,13 +1,13 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { faceStates } from '../knowledge/materials'
 import { geometries, loadModes, motions } from '../knowledge/vocabulary'
-import { day, id, measure, moment, text } from './fields'
+import { amount, count, day, id, measure, moment, words } from './fields'
 
 /** One side of a joint: material (a class id of the tables, or an own material), and the face that is glued. */
 export const sideSchema = z.object({
-  material: id.nullable(),
+  material: z.nullable(id),
   thicknessMm: measure,
-  state: z.enum(faceStates).nullable(),
+  state: z.nullable(z.enum(faceStates)),
 })
 export type Side = z.infer<typeof sideSchema>
 
@@ -17,37 +17,37 @@ export const laterWork = ['paint', 'sand', 'carve', 'hot-wire', 'heat-form'] as 
 export const briefSchema = z.object({
   a: sideSchema,
   b: sideSchema,
-  geometry: z.enum(geometries).nullable(),
+  geometry: z.nullable(z.enum(geometries)),
   /** of the bonded face: across, and along the pull */
   widthMm: measure,
   lengthMm: measure,
-  count: z.number().int().positive().nullable(),
-  loads: z.array(z.enum(loadModes)).nullable(),
-  weightKg: z.number().nonnegative().nullable(),
+  count: z.nullable(count),
+  loads: z.nullable(z.array(z.enum(loadModes))),
+  weightKg: z.nullable(amount),
   /** share of the weight that this one joint carries, 0…1; null is all of it */
-  share: z.number().positive().max(1).nullable(),
-  motion: z.enum(motions).nullable(),
-  gapMm: z.number().nonnegative().nullable(),
-  heatC: z.number().nullable(),
-  coldC: z.number().nullable(),
-  water: z.enum(['no', 'splash', 'wash', 'soak']).nullable(),
-  flex: z.enum(['must-flex', 'must-be-stiff', 'band']).nullable(),
-  look: z.enum(['hidden', 'neat', 'clear', 'white']).nullable(),
-  later: z.array(z.enum(laterWork)).nullable(),
-  life: z.enum(['temporary', 'show', 'years']).nullable(),
-  air: z.enum(['closed', 'window', 'extraction', 'outdoors']).nullable(),
-  users: z.array(z.enum(['child', 'sensitised'])).nullable(),
-  skin: z.boolean().nullable(),
-  inServiceBy: day.nullable(),
-  maxCost: z.number().nonnegative().nullable(),
+  share: z.nullable(z.number().check(z.positive(), z.lte(1))),
+  motion: z.nullable(z.enum(motions)),
+  gapMm: z.nullable(amount),
+  heatC: z.nullable(z.number()),
+  coldC: z.nullable(z.number()),
+  water: z.nullable(z.enum(['no', 'splash', 'wash', 'soak'])),
+  flex: z.nullable(z.enum(['must-flex', 'must-be-stiff', 'band'])),
+  look: z.nullable(z.enum(['hidden', 'neat', 'clear', 'white'])),
+  later: z.nullable(z.array(z.enum(laterWork))),
+  life: z.nullable(z.enum(['temporary', 'show', 'years'])),
+  air: z.nullable(z.enum(['closed', 'window', 'extraction', 'outdoors'])),
+  users: z.nullable(z.array(z.enum(['child', 'sensitised']))),
+  skin: z.nullable(z.boolean()),
+  inServiceBy: z.nullable(day),
+  maxCost: z.nullable(amount),
 })
 export type Brief = z.infer<typeof briefSchema>
 
 export const jointSchema = z.object({
   id,
   build: id,
-  code: z.string().regex(/^[A-Z]\d{1,3}$/, 'a letter and a number, such as H1'),
-  name: text.min(1),
+  code: z.string().check(z.regex(/^[A-Z]\d{1,3}$/, 'a letter and a number, such as H1')),
+  name: words,
   createdAt: moment,
   brief: briefSchema,
 })

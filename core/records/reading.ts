@@ -1,51 +1,51 @@
-import * as z from 'zod'
+import * as z from 'zod/mini'
 import { rungs } from '../readings/hands'
-import { couponSize, id, moment, text } from './fields'
+import { amount, couponSize, id, moment, positive, text, words } from './fields'
 
-const optional = z.number().nullish()
+const optional = z.nullish(z.number())
 const single = z.object({
-  way: z.enum(['gauge', 'mass', 'water', 'lever']), value: z.number().nonnegative(), unit: z.string().max(8), tareKg: optional,
+  way: z.enum(['gauge', 'mass', 'water', 'lever']), value: amount, unit: z.string().check(z.maxLength(8)), tareKg: optional,
   armLoadMm: optional, armJointMm: optional, beamKg: optional, beamArmMm: optional,
 }) // prettier-ignore
 
 /** What was read, as it was read: enough to work the strength out again. */
 export const rawSchema = z.discriminatedUnion('way', [
-  single.extend({ way: z.literal('gauge') }),
-  single.extend({ way: z.literal('mass') }),
-  single.extend({ way: z.literal('water') }),
-  single.extend({ way: z.literal('lever') }),
+  z.extend(single, { way: z.literal('gauge') }),
+  z.extend(single, { way: z.literal('mass') }),
+  z.extend(single, { way: z.literal('water') }),
+  z.extend(single, { way: z.literal('lever') }),
   /** steps of weights: the last step held (0: none) and the one that broke it (null: it held) in `unit` */
   z.object({
     way: z.literal('steps'),
-    held: z.number().nonnegative(),
-    broke: z.number().positive().nullable(),
-    unit: z.string().max(8),
+    held: amount,
+    broke: z.nullable(positive),
+    unit: z.string().check(z.maxLength(8)),
     tareKg: optional,
   }),
   /** by hand, with the interval that the maker's own calibration gave at the time, N; null both: order only */
-  z.object({ way: z.literal('hands'), rung: z.enum(rungs), lowN: z.number().nullable(), highN: z.number().nullable() }),
+  z.object({ way: z.literal('hands'), rung: z.enum(rungs), lowN: z.nullable(z.number()), highN: z.nullable(z.number()) }),
   z.object({
     way: z.literal('trace'),
     file: text,
     take: z.enum(['peak', 'steady']),
-    points: z.array(z.tuple([z.number(), z.number(), z.number().nullable()])).max(5000),
+    points: z.array(z.tuple([z.number(), z.number(), z.nullable(z.number())])).check(z.maxLength(5000)),
   }),
   /** bend (radius of the mandrel that did no harm, and the one that cracked it, mm), flex cycles, drops */
-  z.object({ way: z.literal('count'), held: z.number().nonnegative(), broke: z.number().positive().nullable() }),
+  z.object({ way: z.literal('count'), held: amount, broke: z.nullable(positive) }),
   z.object({ way: z.literal('none') }),
 ])
 export type Raw = z.infer<typeof rawSchema>
 
-const share = z.number().min(0).max(100)
+const share = z.number().check(z.gte(0), z.lte(100))
 const placesSchema = z.object({ tornA: share, offA: share, glue: share, offB: share, tornB: share })
 
 export const outcomeSchema = z.discriminatedUnion('end', [
   z.object({ end: z.literal('broke'), places: placesSchema }),
   z.object({ end: z.literal('held') }),
   /** lost in handling: below the lightest load that the method reads, N (or count) */
-  z.object({ end: z.literal('handling'), lightestN: z.number().positive() }),
-  z.object({ end: z.literal('wet'), places: placesSchema.nullable() }),
-  z.object({ end: z.literal('fault'), reason: text.min(1) }),
+  z.object({ end: z.literal('handling'), lightestN: positive }),
+  z.object({ end: z.literal('wet'), places: z.nullable(placesSchema) }),
+  z.object({ end: z.literal('fault'), reason: words }),
 ])
 export type OutcomeRecord = z.infer<typeof outcomeSchema>
 
@@ -55,9 +55,9 @@ export const readingSchema = z.object({
   /** what the load was divided by, mm */
   size: couponSize,
   /** pulled before its full cure: how long it had, and what the procedure asks, s */
-  early: z.object({ curedS: z.number(), fullS: z.number() }).nullable(),
+  early: z.nullable(z.object({ curedS: z.number(), fullS: z.number() })),
   note: text,
-  setAside: z.string().min(1).nullable(),
+  setAside: z.nullable(words),
   corrected: z.array(z.object({ at: moment, was: text })),
 }) // prettier-ignore
 export type Reading = z.infer<typeof readingSchema>

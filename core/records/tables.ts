@@ -1,4 +1,4 @@
-import type * as z from 'zod'
+import type * as z from 'zod/mini'
 import { benchSchema, buildSchema } from './bench'
 import { jointSchema } from './joint'
 import { readingSchema } from './reading'

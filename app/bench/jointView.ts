@@ -1,0 +1,101 @@
+import { computed, type ComputedRef } from 'vue'
+import { familyOf, isFamily, type Family } from '../../core/knowledge/families'
+import { materialClassOf, materialClasses, type MaterialClass } from '../../core/knowledge/materials'
+import { progressOf, type JointProgress } from '../../core/planning/progress'
+import { timesOf } from '../../core/planning/steps'
+import type { Joint } from '../../core/records/joint'
+import type { Reading } from '../../core/records/reading'
+import type { Coupon, Decision, Procedure, Round } from '../../core/records/round'
+import type { Adhesive } from '../../core/records/shelf'
+import type { Hatch } from '../look/seam/SeamDrawing.vue'
+import { useBench } from './store'
+
+type BenchStore = ReturnType<typeof useBench>
+
+/** A material of the brief: a class of the tables, or an own one on top of its class. */
+export interface KnownMaterial {
+  id: string
+  name: string
+  cls: MaterialClass
+  thicknessMm: number | null
+}
+
+const classIds = new Set(materialClasses.map((material) => material.id))
+
+export function materialOf(bench: BenchStore, id: string | null): KnownMaterial | null {
+  if (id === null) return null
+  const own = bench.get('material', id)
+  if (own) return { id, name: own.name, cls: materialClassOf(own.classId), thicknessMm: own.thicknessMm }
+  if (!classIds.has(id)) return null
+  const cls = materialClassOf(id)
+  return { id, name: cls.name, cls, thicknessMm: null }
+}
+
+/** The hatch of a side in the seam drawing. */
+export function hatchOf(material: KnownMaterial | null): Hatch {
+  if (!material) return 'open'
+  return material.cls.transparent ? 'clear' : material.cls.group
+}
+
+/** A procedure's family with what the label of its product says; the family alone when the product is gone. */
+export function familyTimes(bench: BenchStore, procedure: Pick<Procedure, 'family' | 'adhesive'>): Family {
+  return timesOf(
+    familyOf(isFamily(procedure.family) ? procedure.family : 'pva-white'),
+    bench.get('adhesive', procedure.adhesive)?.label,
+  )
+}
+
+export interface JointView {
+  joint: Joint
+  a: KnownMaterial | null
+  b: KnownMaterial | null
+  procedures: Procedure[]
+  rounds: Round[]
+  /** the latest round */
+  round: Round | null
+  /** of the latest round, in glue order */
+  coupons: Coupon[]
+  readings: Reading[]
+  decision: Decision | null
+  progress: JointProgress
+}
+
+export function viewJoint(bench: BenchStore, joint: Joint, now: number): JointView {
+  const procedures = bench.of('procedure', joint.id).sort((x, y) => x.letter.localeCompare(y.letter))
+  const rounds = bench.of('round', joint.id).sort((x, y) => x.number - y.number)
+  const round = rounds.at(-1) ?? null
+  const coupons = round ? bench.of('coupon', round.id).sort((x, y) => x.glueAt - y.glueAt) : []
+  const readings = coupons.flatMap((coupon) => bench.of('reading', coupon.id))
+  const decision = bench.of('decision', joint.id).sort((x, y) => x.at - y.at).at(-1) ?? null // prettier-ignore
+  return {
+    joint,
+    a: materialOf(bench, joint.brief.a.material),
+    b: materialOf(bench, joint.brief.b.material),
+    procedures,
+    rounds,
+    round,
+    coupons,
+    readings,
+    decision,
+    progress: progressOf(joint.brief, procedures, round, coupons, readings, decision, now),
+  }
+}
+
+/** The view of one joint, as its records stand; null when there is no such joint. */
+export function useJoint(id: () => string, now: () => number): ComputedRef<JointView | null> {
+  const bench = useBench()
+  return computed(() => {
+    const joint = bench.get('joint', id())
+    return joint ? viewJoint(bench, joint, now()) : null
+  })
+}
+
+/** Joints of the build in the order of their codes (H2 before H10). */
+export const jointsInOrder = (bench: BenchStore): Joint[] =>
+  bench.all('joint').sort((x, y) => x.code.localeCompare(y.code, 'en', { numeric: true }))
+
+/** What a product is called, or its family when it is none of the shelf. */
+export function glueName(bench: BenchStore, procedure: Pick<Procedure, 'family' | 'adhesive'>): string {
+  const product: Adhesive | null = bench.get('adhesive', procedure.adhesive)
+  return product?.name ?? (isFamily(procedure.family) ? familyOf(procedure.family).name : procedure.family)
+}

@@ -1,0 +1,77 @@
+import { requiredLoad } from '../../core/choice/requirement'
+import { geometryWords, loadWords } from '../../core/knowledge/vocabulary'
+import type { Station } from '../../core/planning/progress'
+import { figure, lasting, plural } from '../look/figures'
+import type { JointView } from './jointView'
+
+/** Short words about where a joint stands, the same on the strip, the route and the start page. */
+export function stateWords(view: JointView, now: number): string {
+  const { progress: p } = view
+  if (p.decided) return 'decided'
+  if (p.coupons > 0 && p.pulled > 0) return `${p.pulled} of ${p.coupons} pulled`
+  if (p.coupons > 0 && p.closed < p.coupons) return `gluing, ${p.closed} of ${p.coupons} closed`
+  if (p.coupons > 0)
+    return p.nextCuredAt ? `curing, ${lasting((p.nextCuredAt - now) / 1000)} to go` : `${p.coupons} ready to pull`
+  if (p.procedures > 0) return `${plural(p.procedures, 'glue')} picked`
+  return p.openWords > 0 ? `asked, ${plural(p.openWords, 'open word')}` : 'asked'
+}
+
+/** What to do next, with the station where it is done. */
+export function nextStep(view: JointView, now: number): { text: string; station: Station } {
+  const { progress: p } = view
+  switch (p.at) {
+    case 'ask':
+      return { text: `say ${plural(p.openWords, 'open word')}`, station: 'ask' }
+    case 'shortlist':
+      return { text: 'pick glues to test', station: 'shortlist' }
+    case 'plan':
+      return p.procedures < 2
+        ? { text: 'pick another glue', station: 'shortlist' }
+        : { text: 'plan coupons', station: 'plan' }
+    case 'glue':
+      return {
+        text: p.closed === 0 ? 'glue block 1' : `glue the ${plural(p.coupons - p.closed, 'coupon')} left`,
+        station: 'glue',
+      }
+    case 'break': {
+      const left = p.coupons - p.pulled
+      const wait = p.cured <= p.pulled && p.nextCuredAt ? `, in ${lasting((p.nextCuredAt - now) / 1000)}` : ''
+      return { text: `pull ${plural(left, 'coupon')}${wait}`, station: 'break' }
+    }
+    case 'choose':
+      return p.decided ? { text: 'print the card', station: 'choose' } : { text: 'decide', station: 'choose' }
+  }
+}
+
+/** What is done and what is left at each station, for the route. */
+export function routeWords(view: JointView): Record<Station, { done: boolean; words: string }> {
+  const { progress: p } = view
+  const some = p.coupons > 0
+  return {
+    ask: { done: p.openWords === 0, words: p.openWords ? plural(p.openWords, 'open word') : '' },
+    shortlist: { done: p.procedures >= 2, words: p.procedures ? plural(p.procedures, 'glue') : '' },
+    plan: { done: some, words: some ? plural(p.coupons, 'coupon') : '' },
+    glue: {
+      done: some && p.closed === p.coupons,
+      words: some && p.closed < p.coupons ? `${p.closed} of ${p.coupons} closed` : '',
+    },
+    break: {
+      done: some && p.pulled === p.coupons,
+      words: some && p.pulled < p.coupons ? `${p.pulled} of ${p.coupons} pulled` : '',
+    },
+    choose: { done: p.decided, words: p.decided ? 'decided' : some && p.pulled === p.coupons ? 'ready' : '' },
+  }
+}
+
+/** What the joint has to do, in a line: "36 patches, peeled, flexed, 0.9 N each". */
+export function needWords(view: JointView): string {
+  const { brief } = view.joint
+  const required = requiredLoad(brief)
+  const shape = brief.geometry ? geometryWords[brief.geometry].word.replace(/^an? /, '') : 'shape open'
+  return [
+    brief.count && brief.count > 1 ? `${brief.count} × ${shape}` : shape,
+    ...(brief.loads ?? []).map((load) => loadWords[load].word),
+    required ? `${figure(required.n)} N${brief.count && brief.count > 1 ? ' each' : ''}` : 'load open',
+    ...(brief.heatC !== null && brief.heatC > 30 ? [`${brief.heatC} °C`] : []),
+  ].join(', ')
+}

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { onMounted, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { useBench } from '../bench/store'
+import SeamHatches from '../look/seam/SeamHatches.vue'
+import { useWhy } from '../look/why'
+import AppHead from './AppHead.vue'
+import NoticeStrip from './NoticeStrip.vue'
+import SaveTrouble from './SaveTrouble.vue'
+import { openSomeBench } from './startBench'
+import { useKeys } from './keys'
+
+const bench = useBench()
+const why = useWhy()
+const route = useRoute()
+const ready = ref(false)
+const { help } = useKeys()
+
+onMounted(async () => {
+  await openSomeBench(bench)
+  ready.value = true
+})
+
+watch(
+  () => route.fullPath,
+  () => why.reset(),
+)
+watch(
+  () => [route.meta['title'], bench.bench?.name],
+  ([title, name]) => (document.title = [title, name, 'Paste Bench'].filter(Boolean).join(' · ')),
+  { immediate: true },
+)
+</script>
+
+<template>
+  <v-app>
+    <SeamHatches />
+    <a class="skip" href="#work">Skip to the work</a>
+    <AppHead v-if="ready" @keys="help = true" />
+    <SaveTrouble v-if="ready" />
+    <p v-if="!ready" class="opening" role="status">Opening the bench…</p>
+    <router-view v-else />
+    <NoticeStrip />
+    <v-dialog v-model="help" aria-label="All keys">
+      <div class="sheet">
+        <h2>Keys</h2>
+        <dl class="keys">
+          <template
+            v-for="[key, what] in [
+              ['1 – 6', 'stations, in the order of work'],
+              ['[ ]', 'previous and next joint'],
+              ['Space', 'do the step that is shown (Glue)'],
+              ['L', 'log this pull (Break)'],
+              ['W', 'why: to the panel and back'],
+              ['/', 'find a joint, a coupon or a glue'],
+              ['Ctrl Z', 'take the last edit back'],
+              ['Ctrl Shift Z', 'do it again'],
+              ['?', 'this list'],
+            ]"
+            :key="key"
+          >
+            <dt>
+              <kbd>{{ key }}</kbd>
+            </dt>
+            <dd>{{ what }}</dd>
+          </template>
+        </dl>
+        <v-btn class="alt" @click="help = false">Close</v-btn>
+      </div>
+    </v-dialog>
+  </v-app>
+</template>
+
+<style scoped>
+.skip {
+  position: absolute;
+  left: -999px;
+  top: 4px;
+  z-index: 10;
+  background: var(--card);
+  padding: 8px 12px;
+}
+.skip:focus {
+  left: 8px;
+}
+.opening {
+  padding: 40px 28px;
+}
+.keys {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px 18px;
+  margin: 12px 0 16px;
+}
+.keys kbd {
+  margin: 0;
+}
+</style>

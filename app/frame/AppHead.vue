@@ -1,0 +1,298 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useNow } from '../bench/clock'
+import { useBench } from '../bench/store'
+import { update } from '../../core/records/entry'
+import { parseQuantity } from '../../core/quantities/parse'
+import { parseNumber } from '../../core/quantities/parse'
+import { sayError } from '../../core/messages'
+import { countdown } from '../look/figures'
+import { appearance, setAppearance, type Appearance } from '../look/appearance'
+import TapeLabel from '../look/TapeLabel.vue'
+import FindDialog from './FindDialog.vue'
+import { useFinder } from './finder'
+import { benchFileName, saveFile } from './saveFile'
+import { runningTimers } from './timers'
+
+defineEmits<{ keys: [] }>()
+const bench = useBench()
+const finder = useFinder()
+const now = useNow()
+const timers = computed(() => runningTimers(bench, now.value))
+const saved = computed(() => (bench.save.failure ? 'not saved' : 'saved'))
+
+const roomOpen = ref(false)
+const temp = ref('')
+const humidity = ref('')
+const problem = ref('')
+function openRoom(open: boolean) {
+  if (!open) return
+  temp.value = bench.bench?.room ? `${bench.bench.room.tempC} °C` : ''
+  humidity.value = bench.bench?.room ? String(bench.bench.room.rh) : ''
+  problem.value = ''
+}
+async function setRoom() {
+  try {
+    const tempC = parseQuantity(temp.value, 'temperature', '°C').inside
+    const rh = parseNumber(humidity.value, '', '55 %').value
+    const room = { tempC: Math.round(tempC * 10) / 10, rh, at: now.value }
+    if (await bench.write(`Room: ${room.tempC} °C, ${rh} % humidity`, [update('bench', bench.bench!, { room })]))
+      roomOpen.value = false
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
+const looks: Appearance[] = ['light', 'dark', 'as the system']
+const menuOpen = ref(false)
+</script>
+
+<template>
+  <header class="head no-print">
+    <router-link class="name" :to="{ name: 'start' }">
+      <svg viewBox="0 0 46 22" width="40" height="20" aria-hidden="true" focusable="false">
+        <path d="M1 2H29V8H1Z M17 13H45V19H17Z" fill="none" stroke="currentColor" stroke-width="1.6" />
+        <path d="M17 8H29V13H17Z" fill="var(--glue)" />
+      </svg>
+      <b>Paste Bench</b>
+    </router-link>
+    <router-link class="bench" :to="{ name: 'start' }">{{ bench.bench?.name }}</router-link>
+    <span v-if="bench.bench?.kind === 'demo'" class="demo">demo bench</span>
+    <span class="gap" />
+    <router-link v-for="timer in timers.slice(0, 1)" :key="timer.key" class="bit timer" :to="timer.to">
+      <TapeLabel>{{ timer.label }}</TapeLabel>
+      <span class="what">{{ timer.what }}</span>
+      <span class="num">{{ timer.due ? 'now' : countdown(timer.at - now) }}</span>
+      <span v-if="timers.length > 1" class="more">+{{ timers.length - 1 }}</span>
+    </router-link>
+    <v-menu v-model="roomOpen" @update:model-value="openRoom">
+      <template #activator="{ props }">
+        <button type="button" class="bit num" v-bind="props">
+          <template v-if="bench.bench?.room"
+            >{{ bench.bench.room.tempC }} °C · {{ bench.bench.room.rh }} %<span class="wide"> humidity</span></template
+          >
+          <template v-else>Room?</template>
+        </button>
+      </template>
+      <form class="sheet room" aria-label="Room climate" @submit.prevent="setRoom">
+        <p class="small mute">Read it off a room thermometer. Times in the tables hold for 20 °C and 50 % humidity.</p>
+        <label class="field"><span>Warmth</span><input v-model="temp" class="plain" placeholder="17 °C" /></label>
+        <label class="field"
+          ><span>Humidity, %</span><input v-model="humidity" class="plain" placeholder="58" inputmode="decimal"
+        /></label>
+        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <v-btn class="go" type="submit">Note the room</v-btn>
+      </form>
+    </v-menu>
+    <span class="bit saved" :class="{ bad: bench.save.failure }" :data-stored="bench.save.stored">{{ saved }}</span>
+    <button
+      type="button"
+      class="bit"
+      :disabled="!bench.undoable"
+      :title="bench.undoable ? `Take back: ${bench.undoable.label}` : 'Nothing to take back'"
+      @click="bench.undo()"
+    >
+      Undo
+    </button>
+    <button
+      type="button"
+      class="bit wide"
+      :disabled="!bench.redoable"
+      :title="bench.redoable ? `Do again: ${bench.redoable.label}` : 'Nothing to do again'"
+      @click="bench.redo()"
+    >
+      Redo
+    </button>
+    <button type="button" class="bit wide" @click="finder.open = true">Find <kbd>/</kbd></button>
+    <router-link class="bit" :to="{ name: 'shelf' }">Shelf</router-link>
+    <v-menu v-model="menuOpen">
+      <template #activator="{ props }">
+        <button type="button" class="bit" v-bind="props">Menu</button>
+      </template>
+      <div class="sheet menu" @click="menuOpen = false">
+        <router-link :to="{ name: 'benches' }">Benches: open, add, read in</router-link>
+        <router-link :to="{ name: 'history' }">History of this bench</router-link>
+        <button type="button" @click="saveFile(benchFileName(bench.bench!.name, now), bench.fileText())">
+          Save a bench file
+        </button>
+        <button type="button" class="narrow" @click="finder.open = true">Find</button>
+        <button type="button" class="narrow" :disabled="!bench.redoable" @click="bench.redo()">Redo</button>
+        <button type="button" @click="$emit('keys')">All keys</button>
+        <fieldset @click.stop>
+          <legend class="small mute">Light</legend>
+          <label v-for="look in looks" :key="look">
+            <input
+              type="radio"
+              name="look"
+              :value="look"
+              :checked="appearance === look"
+              @change="setAppearance(look)"
+            />
+            {{ look }}
+          </label>
+        </fieldset>
+      </div>
+    </v-menu>
+    <FindDialog />
+  </header>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 56px;
+  padding: 6px 20px;
+  position: relative;
+  color: var(--mat-ink);
+  background-color: var(--mat);
+  background-image:
+    linear-gradient(var(--mat-rule) 1px, transparent 1px), linear-gradient(90deg, var(--mat-rule) 1px, transparent 1px);
+  background-size: 14px 14px;
+}
+/* the corner marks of a cutting mat */
+.head::before,
+.head::after {
+  content: '';
+  position: absolute;
+  bottom: 5px;
+  width: 8px;
+  height: 8px;
+  border: solid #ffffff55;
+  border-width: 0 0 1px 1px;
+  left: 5px;
+}
+.head::after {
+  left: auto;
+  right: 5px;
+  border-width: 0 1px 1px 0;
+}
+.name {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  text-decoration: none;
+  font-size: 1.1875rem;
+  white-space: nowrap;
+}
+.bench {
+  text-decoration: none;
+  border-left: 1px solid #ffffff55;
+  padding-left: 14px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  min-width: 60px;
+}
+.demo {
+  font-size: 0.8125rem;
+  border: 1px dashed #ffffff88;
+  border-radius: 3px;
+  padding: 1px 6px;
+  white-space: nowrap;
+}
+.gap {
+  flex: 1;
+}
+.bit {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 36px;
+  border: 1px solid #ffffff40;
+  border-radius: var(--radius);
+  padding: 3px 10px;
+  background: var(--mat-deep);
+  font-size: 0.9375rem;
+  text-decoration: none;
+  white-space: nowrap;
+  color: inherit;
+}
+button.bit {
+  cursor: pointer;
+}
+.bit:disabled {
+  color: #a9c2bb;
+  cursor: default;
+  border-style: dashed;
+}
+.timer .more {
+  color: #bfd6cf;
+}
+.saved {
+  border-color: transparent;
+  background: transparent;
+  padding: 3px 4px;
+}
+.saved.bad {
+  background: #fff;
+  color: #b3261e;
+  font-weight: 700;
+  padding: 3px 10px;
+}
+kbd {
+  margin: 0;
+}
+.sheet {
+  display: grid;
+  gap: 10px;
+  width: min(300px, calc(100vw - 32px));
+}
+.menu > a,
+.menu > button {
+  appearance: none;
+  background: none;
+  border: 0;
+  text-align: left;
+  text-decoration: none;
+  padding: 9px 6px;
+  min-height: 40px;
+  cursor: pointer;
+}
+.menu > a:hover,
+.menu > button:hover {
+  background: var(--bg);
+}
+.menu fieldset {
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+  display: grid;
+}
+.menu label {
+  padding: 7px 6px;
+  display: flex;
+  gap: 8px;
+}
+.narrow {
+  display: none;
+}
+@media (max-width: 1060px) {
+  .wide,
+  .what {
+    display: none;
+  }
+  .narrow {
+    display: block;
+  }
+}
+@media (max-width: 700px) {
+  .head {
+    flex-wrap: wrap;
+    padding: 6px 12px;
+    gap: 6px;
+  }
+  .name b,
+  .demo,
+  .timer .more {
+    display: none;
+  }
+  .bench {
+    border: 0;
+    padding-left: 0;
+    flex: 1 1 40%;
+  }
+  .gap {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,12 @@
+/** Hands a text to the browser as a file to save. */
+export function saveFile(name: string, text: string, type = 'application/json'): void {
+  const url = URL.createObjectURL(new Blob([text], { type }))
+  const link = Object.assign(document.createElement('a'), { href: url, download: name })
+  link.click()
+  // The download has its own copy once it began.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}
+
+/** "heron-2026-11-24.bench.json" */
+export const benchFileName = (benchName: string, at: number): string =>
+  `${benchName.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'bench'}-${new Date(at).toISOString().slice(0, 10)}.bench.json` // prettier-ignore

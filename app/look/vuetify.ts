@@ -1,0 +1,19 @@
+import { createVuetify } from 'vuetify'
+import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
+
+/**
+ * Vuetify supplies behaviour (buttons, menus, dialogs, tooltips, messages); how they look is theme.css alone, so its own
+ * theme, ripples and shadows are off. Set once, here.
+ */
+export const vuetify = createVuetify({
+  theme: false,
+  icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
+  defaults: {
+    global: { ripple: false },
+    VBtn: { variant: 'text', class: 'alt', elevation: 0 },
+    VMenu: { transition: false, closeOnContentClick: false, offset: 6 },
+    VDialog: { transition: false, maxWidth: 640 },
+    VTooltip: { transition: false, openDelay: 350, maxWidth: 300 },
+    VSnackbar: { transition: false },
+  },
+})

@@ -1,0 +1,1 @@
+<template><h1>Shelf</h1></template>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { useNow } from '../bench/clock'
+import { useJoint } from '../bench/jointView'
+import JointStrip from './frame/JointStrip.vue'
+import StationRoute from './frame/StationRoute.vue'
+import WhyPanel from './frame/WhyPanel.vue'
+import LostPage from '../frame/LostPage.vue'
+import { useWhy } from '../look/why'
+
+const props = defineProps<{ joint: string }>()
+const route = useRoute()
+const now = useNow()
+const view = useJoint(
+  () => props.joint,
+  () => now.value,
+)
+const why = useWhy()
+watch(
+  () => props.joint,
+  () => why.reset(),
+)
+const station = computed(() => String(route.name))
+</script>
+
+<template>
+  <LostPage v-if="!view" />
+  <div v-else class="joint-frame">
+    <JointStrip :current="joint" :station="station" />
+    <StationRoute :view="view" :station="station" />
+    <div class="body">
+      <main id="work" tabindex="-1">
+        <router-view v-slot="{ Component }">
+          <component :is="Component" :key="joint" :view="view" />
+        </router-view>
+      </main>
+      <WhyPanel />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.body {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+  min-height: calc(100vh - 190px);
+}
+main {
+  padding: 20px 24px 40px;
+  min-width: 0;
+}
+@media (max-width: 1060px) {
+  .body {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 700px) {
+  main {
+    padding: 16px 16px 110px;
+  }
+}
+@media print {
+  .body {
+    display: block;
+  }
+}
+</style>

@@ -1,0 +1,1 @@
+<template><h1>Ask</h1></template>

@@ -1,0 +1,1 @@
+<template><h1>Break</h1></template>

@@ -1,0 +1,1 @@
+<template><h1>Card</h1></template>

@@ -1,0 +1,1 @@
+<template><h1>Choose</h1></template>

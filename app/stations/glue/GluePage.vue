@@ -1,0 +1,1 @@
+<template><h1>Glue</h1></template>

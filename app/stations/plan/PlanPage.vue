@@ -1,0 +1,1 @@
+<template><h1>Plan</h1></template>

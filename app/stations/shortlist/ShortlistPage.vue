@@ -1,0 +1,1 @@
+<template><h1>Shortlist</h1></template>
