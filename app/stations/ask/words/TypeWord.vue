@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { computed, ref, useId } from 'vue'
+import { sayError } from '../../../../core/messages'
+import { parseNumber, parseQuantity } from '../../../../core/quantities/parse'
+import { knownUnits, type Dimension } from '../../../../core/quantities/units'
+import { CodedError } from '../../../../core/errors'
+import ChoiceList, { type Choice } from './ChoiceList.vue'
+import SentenceWord from './SentenceWord.vue'
+
+/** A number with its unit, typed as people write it, or taken from a few usual ones. */
+const props = withDefaults(
+  defineProps<{
+    label: string
+    ask: string
+    value: number | null
+    /** null: a bare number */
+    dimension: Dimension | null
+    /** unit inside, and the one taken when none is typed */
+    unit: string
+    presets?: readonly Choice[]
+    least?: number
+    whole?: boolean
+    hint?: string
+    /** how it stands in the sentence */
+    show?: (value: number) => string
+  }>(),
+  { presets: () => [], least: -Infinity, whole: false, hint: '', show: undefined },
+)
+const emit = defineEmits<{ set: [value: number | null] }>()
+const id = useId()
+const typed = ref('')
+const problem = ref('')
+const shown = (value: number) => (props.show ? props.show(value) : `${+value.toPrecision(6)} ${props.unit}`.trim())
+const text = computed(() => (props.value === null ? '' : shown(props.value)))
+
+function start() {
+  typed.value = text.value
+  problem.value = ''
+}
+function set(close: () => void) {
+  try {
+    const value = props.dimension
+      ? parseQuantity(typed.value, props.dimension, props.unit).inside
+      : parseNumber(typed.value).value
+    if (value < props.least)
+      throw new CodedError('out-of-range', '', {
+        field: props.label,
+        low: props.least,
+        high: 'as much as you like',
+        got: value,
+      })
+    if (props.whole && !Number.isInteger(value))
+      throw new CodedError('not-whole', '', { field: props.label, got: value })
+    emit('set', value)
+    close()
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
+</script>
+
+<template>
+  <SentenceWord :label="label" :ask="ask" :text="text" number @opened="start" @clear="emit('set', null)">
+    <template #default="{ close }">
+      <form @submit.prevent="set(close)">
+        <label class="field" :for="id"
+          ><span
+            >{{ label }}<template v-if="dimension"> ({{ knownUnits(dimension).join(', ') }})</template></span
+          ></label
+        >
+        <div class="line">
+          <input
+            :id="id"
+            v-model="typed"
+            class="plain"
+            :aria-invalid="!!problem"
+            :aria-describedby="problem ? `${id}-problem` : undefined"
+            autocomplete="off"
+          />
+          <v-btn class="go" type="submit">Set</v-btn>
+        </div>
+        <p v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>
+        <p v-else-if="hint" class="mute small">{{ hint }}</p>
+      </form>
+      <ChoiceList
+        v-if="presets.length"
+        :choices="presets"
+        :chosen="value === null ? [] : [String(value)]"
+        @choose="(emit('set', Number($event)), close())"
+      />
+    </template>
+  </SentenceWord>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  gap: 8px;
+  margin: 4px 0 6px;
+}
+</style>

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { parseQuantity } from '../../../core/quantities/parse'
+import { sayError } from '../../../core/messages'
+import { update } from '../../../core/records/entry'
+import type { Procedure, Step } from '../../../core/records/round'
+import { useBench } from '../../bench/store'
+import { lasting } from '../../look/figures'
+
+// The steps of one procedure, edited in place: the words, and how long.
+const props = defineProps<{ procedure: Procedure; locked: boolean }>()
+const bench = useBench()
+const editing = ref<string | null>(null)
+const words = ref('')
+const time = ref('')
+const problem = ref('')
+const timed = (step: Step) => ['wait', 'hold', 'clamp', 'cure'].includes(step.kind)
+const kindWords: Record<Step['kind'], string> = {
+  'prepare-a': 'Prepare A', 'prepare-b': 'Prepare B', apply: 'Apply', wait: 'Wait', close: 'Close', hold: 'Hold', clamp: 'Clamp', cure: 'Cure',
+} // prettier-ignore
+
+function edit(step: Step) {
+  editing.value = step.id
+  words.value = step.text
+  time.value =
+    step.minS % 3600 === 0 && step.minS > 0
+      ? `${step.minS / 3600} h`
+      : step.minS % 60 === 0 && step.minS > 0
+        ? `${step.minS / 60} min`
+        : `${step.minS} s`
+  problem.value = ''
+}
+const write = (steps: Step[], what: string) =>
+  bench.write(`${props.procedure.letter} ${props.procedure.name}: ${what}`, [
+    update('procedure', props.procedure, { steps }),
+  ])
+async function save(step: Step) {
+  try {
+    const minS = timed(step) ? Math.round(parseQuantity(time.value, 'time', 'min').inside) : step.minS
+    const changed = {
+      ...step,
+      text: words.value.trim() || step.text,
+      minS,
+      maxS: step.maxS !== null && step.maxS < minS ? minS : step.maxS,
+    }
+    if (await write(props.procedure.steps.map((one) => (one.id === step.id ? changed : one)), `${kindWords[step.kind].toLowerCase()} changed`)) editing.value = null // prettier-ignore
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
+const leaveOut = (step: Step) => write(props.procedure.steps.filter((one) => one.id !== step.id), `without “${kindWords[step.kind].toLowerCase()}”`) // prettier-ignore
+// Apply, close and cure make a bond; the rest may be left out.
+const optional = computed(() => new Set<Step['kind']>(['prepare-a', 'prepare-b', 'hold', 'clamp']))
+</script>
+
+<template>
+  <ol class="steps">
+    <li v-for="step in procedure.steps" :key="step.id">
+      <span class="kind">{{ kindWords[step.kind] }}</span>
+      <form v-if="editing === step.id" @submit.prevent="save(step)">
+        <label class="field"><span>What is done</span><textarea v-model="words" class="plain" rows="2" /></label>
+        <label v-if="timed(step)" class="field"
+          ><span>How long at least (20 min, 1 h, 30 s)</span><input v-model="time" class="plain"
+        /></label>
+        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <div class="acts">
+          <v-btn class="go" type="submit">Keep</v-btn>
+          <v-btn class="quiet" @click="editing = null">Leave as it was</v-btn>
+          <v-btn v-if="optional.has(step.kind)" class="quiet" @click="leaveOut(step)">Leave this step out</v-btn>
+        </div>
+      </form>
+      <template v-else>
+        <span
+          >{{ step.text
+          }}<span v-if="timed(step) && step.minS" class="mute num"> · {{ lasting(step.minS) }}</span></span
+        >
+        <v-btn
+          v-if="!locked"
+          class="quiet"
+          :aria-label="`Change ${kindWords[step.kind].toLowerCase()} of ${procedure.name}`"
+          @click="edit(step)"
+          >Change</v-btn
+        >
+      </template>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 84px minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: baseline;
+  padding: 7px 0;
+  border-top: 1px solid var(--line);
+}
+.kind {
+  font-weight: 650;
+}
+form {
+  grid-column: 2 / -1;
+  display: grid;
+  gap: 8px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+@media (max-width: 700px) {
+  li {
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 0 10px;
+  }
+  .kind {
+    grid-column: 1 / -1;
+  }
+  form {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,43 @@
+import { familyOf } from '../../../core/knowledge/families'
+import { timesOf, usualSteps } from '../../../core/planning/steps'
+import { insert, remove } from '../../../core/records/entry'
+import type { Procedure } from '../../../core/records/round'
+import type { Adhesive } from '../../../core/records/shelf'
+import { newId } from '../../bench/ids'
+import type { JointView } from '../../bench/jointView'
+import type { useBench } from '../../bench/store'
+
+/** The first letter that no procedure of the joint bears; letters on tape are not used twice. */
+export const nextLetter = (procedures: readonly Procedure[]): string => {
+  const highest = procedures.reduce((max, procedure) => Math.max(max, procedure.letter.charCodeAt(0)), 64)
+  return String.fromCharCode(highest + 1)
+}
+
+/** A picked glue becomes a procedure, its steps filled in from family, faces and label. */
+export async function pick(
+  bench: ReturnType<typeof useBench>,
+  view: JointView,
+  familyId: string,
+  product: Adhesive | null,
+  anyway: boolean,
+): Promise<void> {
+  const family = timesOf(familyOf(familyId), product?.label)
+  const letter = nextLetter(view.procedures)
+  const name = product?.name ?? family.name
+  const procedure: Procedure = {
+    id: newId(), joint: view.joint.id, letter, name, family: familyId, adhesive: product?.id ?? null, helpers: [], anyway, coats: 1, spreadGm2: null,
+    steps: usualSteps(family, view.a?.cls ?? null, view.b?.cls ?? null),
+  } // prettier-ignore
+  await bench.write(
+    `${view.joint.code}: test ${name}${anyway ? ' anyway' : ''} as ${letter}`,
+    [insert('procedure', procedure)],
+    true,
+  )
+}
+
+/** A procedure with coupons stays: what was planned or measured with it would hang in the air. */
+export const canDrop = (bench: ReturnType<typeof useBench>, procedure: Procedure): boolean =>
+  !bench.all('round').some((round) => round.procedures.includes(procedure.id))
+
+export const drop = (bench: ReturnType<typeof useBench>, view: JointView, procedure: Procedure) =>
+  bench.write(`${view.joint.code}: do not test ${procedure.name}`, [remove('procedure', procedure)], true)
