@@ -35,14 +35,12 @@ export const useFinder = defineStore('finder', () => {
         what: 'coupon',
         to: { name: 'break', params: { joint: bench.get('round', coupon.round)!.joint }, query: { coupon: coupon.id } },
       })),
-      ...glues
-        .slice(0, 12)
-        .map((glue) => ({
-          key: glue.id,
-          label: glue.name,
-          what: 'on the shelf',
-          to: { name: 'shelf', hash: `#${glue.id}` },
-        })),
+      ...glues.slice(0, 12).map((glue) => ({
+        key: glue.id,
+        label: glue.name,
+        what: 'on the shelf',
+        to: { name: 'shelf', hash: `#${glue.id}` },
+      })),
     ]
   })
   return { open, text, found }

@@ -45,14 +45,29 @@ describe('the bench file', () => {
 
   it('names the place of the damage', () => {
     expect(failure(edited((file) => (file.tables['joint']![0]!['code'] = 7))).path).toBe('tables.joint.0.code')
-    expect(failure(edited((file) => (file.tables['joint']![0]!['build'] = 'gone'))).facts['field']).toBe('joint j1, build')
-    expect(failure(edited((file) => file.tables['build']!.push(file.tables['build']![0]!))).path).toBe('tables.build.1.id')
+    expect(failure(edited((file) => (file.tables['joint']![0]!['build'] = 'gone'))).facts['field']).toBe(
+      'joint j1, build',
+    )
+    expect(failure(edited((file) => file.tables['build']!.push(file.tables['build']![0]!))).path).toBe(
+      'tables.build.1.id',
+    )
     expect(failure(edited((file) => (file.tables['bench'] = []))).path).toBe('tables.bench')
-    expect(failure(edited((file) => ((file.tables as Record<string, unknown>)['coupon'] = 'x'))).path).toBe('tables.coupon')
+    expect(failure(edited((file) => ((file.tables as Record<string, unknown>)['coupon'] = 'x'))).path).toBe(
+      'tables.coupon',
+    )
   })
 
   it('migrates version 1: the pack’s dates move out of the adhesive', () => {
-    const glue = { id: 'g1', name: 'Thin instant, 20 g', family: 'ca-thin', packSize: 20, packUnit: 'g', packPrice: 6, label: {}, note: '' }
+    const glue = {
+      id: 'g1',
+      name: 'Thin instant, 20 g',
+      family: 'ca-thin',
+      packSize: 20,
+      packUnit: 'g',
+      packPrice: 6,
+      label: {},
+      note: '',
+    }
     const old = edited((file) => {
       file.version = 1
       delete file.tables['stock']
@@ -64,7 +79,9 @@ describe('the bench file', () => {
     const read = readBenchFile(old)
     expect(read.migratedFrom).toBe(1)
     expect(read.tables.adhesive).toEqual([glue, { ...glue, id: 'g2' }])
-    expect(read.tables.stock).toEqual([{ id: 'g1-pack', adhesive: 'g1', batch: '', openedOn: '2025-12-20', expiresOn: null, left: 1 }])
+    expect(read.tables.stock).toEqual([
+      { id: 'g1-pack', adhesive: 'g1', batch: '', openedOn: '2025-12-20', expiresOn: null, left: 1 },
+    ])
   })
 
   it('has a migration, run in this file, from every older version', () => {

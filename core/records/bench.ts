@@ -9,7 +9,13 @@ export const benchSchema = z.object({
   name: words,
   kind: z.enum(['own', 'demo']),
   createdAt: moment,
-  room: z.nullable(z.object({ tempC: z.number().check(z.gte(-30), z.lte(60)), rh: z.number().check(z.gte(0), z.lte(100)), at: moment })),
+  room: z.nullable(
+    z.object({
+      tempC: z.number().check(z.gte(-30), z.lte(60)),
+      rh: z.number().check(z.gte(0), z.lte(100)),
+      at: moment,
+    }),
+  ),
   /** what force is read with: its limit and its smallest step, N */
   gauge: z.object({ name: text, limitN: positive, resolutionN: positive }),
   /** pulls on the scale by grip, N (methods.md 1, by hand) */

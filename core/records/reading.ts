@@ -23,7 +23,12 @@ export const rawSchema = z.discriminatedUnion('way', [
     tareKg: optional,
   }),
   /** by hand, with the interval that the maker's own calibration gave at the time, N; null both: order only */
-  z.object({ way: z.literal('hands'), rung: z.enum(rungs), lowN: z.nullable(z.number()), highN: z.nullable(z.number()) }),
+  z.object({
+    way: z.literal('hands'),
+    rung: z.enum(rungs),
+    lowN: z.nullable(z.number()),
+    highN: z.nullable(z.number()),
+  }),
   z.object({
     way: z.literal('trace'),
     file: text,

@@ -22,13 +22,21 @@ const tries: Record<string, Partial<Brief>[]> = {
   later: [{ later: [] }, { later: ['hot-wire'] }, { later: ['paint'] }],
   users: [{ users: [] }, { users: ['child'] }, { users: ['sensitised'] }],
   life: [{ life: 'temporary' }, { life: 'years' }],
-  widthMm: [{ widthMm: 10, lengthMm: 10 }, { widthMm: 200, lengthMm: 200 }],
+  widthMm: [
+    { widthMm: 10, lengthMm: 10 },
+    { widthMm: 200, lengthMm: 200 },
+  ],
 }
 
 const isOpen = (brief: Brief, key: string) => brief[key as keyof Brief] === null
 
 /** Open words by how many families their answer would move, the most first; words that move none are left out. */
-export function openWordsByEffect(brief: Brief, a: MaterialClass | null, b: MaterialClass | null, among: readonly Family[] = families): OpenWord[] {
+export function openWordsByEffect(
+  brief: Brief,
+  a: MaterialClass | null,
+  b: MaterialClass | null,
+  among: readonly Family[] = families,
+): OpenWord[] {
   return Object.entries(tries)
     .filter(([key]) => isOpen(brief, key))
     .map(([key, answers]) => {

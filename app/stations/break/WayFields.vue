@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { thinned, traceFromRows } from '../../../core/formats/traceCsv'
+import { sayError } from '../../../core/messages'
+import { knownUnits } from '../../../core/quantities/units'
+import { dimensionOfWay, ways } from '../../../core/readings/load'
+import { PULLS_NEEDED, rungs, type Rung } from '../../../core/readings/hands'
+import { testKinds, type TestId } from '../../../core/readings/tests'
+import type { Bench } from '../../../core/records/bench'
+import { plural } from '../../look/figures'
+import type { FormWay, PullForm } from './pullForm'
+
+// The ways to give a reading: a number in any unit, steps, hands, or a file from a logger.
+const props = defineProps<{ test: TestId; bench: Bench }>()
+const form = defineModel<PullForm>({ required: true })
+const counted = computed(() => testKinds[props.test].force === null)
+const wayWords: Record<FormWay, string> = {
+  gauge: 'Scale or gauge', mass: 'Hung weight', water: 'Water in a bucket', lever: 'Lever', steps: 'Weights in steps', hands: 'By hand', trace: 'File of a logger', count: 'Count',
+} // prettier-ignore
+const offered = computed<FormWay[]>(() => (counted.value ? ['count'] : [...ways, 'steps', 'hands', 'trace']))
+const rungWords: Record<Rung, string> = {
+  'falls-off': 'falls off', 'shaken-off': 'shaken off', 'one-finger': 'one finger', 'one-hand': 'one hand', 'two-hands': 'two hands', 'would-not-come': 'would not come',
+} // prettier-ignore
+const simple = computed(() => ways.includes(form.value.way as (typeof ways)[number]))
+const units = computed(() => (simple.value ? knownUnits(dimensionOfWay(form.value.way as (typeof ways)[number])) : []))
+const uncalibrated = computed(() => Object.values(props.bench.hands).every((pulls) => pulls.length < PULLS_NEEDED))
+const countWords = computed(() =>
+  props.test === 'bend'
+    ? ['Smallest radius that did no harm, mm', 'Radius that cracked it, mm']
+    : props.test === 'flex'
+      ? ['Cycles without a crack', 'First crack at']
+      : ['Drops it survived', 'Broke at drop'],
+)
+
+const fileSays = ref('')
+async function readFile(event: Event) {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  try {
+    const { default: Papa } = await import('papaparse')
+    const rows = Papa.parse<string[]>(await file.text(), { skipEmptyLines: 'greedy' }).data
+    const { points, bad } = traceFromRows(rows)
+    form.value.trace = { file: file.name, points: thinned(points, 1500).map(({ s, n, mm }) => [s, n, mm]) }
+    fileSays.value = `${plural(points.length, 'point')} read${bad.length ? `; left out ${plural(bad.length, 'row')}: ${bad.slice(0, 3).map(({ line, why }) => `line ${line} (${why})`).join(', ')}` : ''}.` // prettier-ignore
+  } catch (error) {
+    form.value.trace = null
+    fileSays.value = sayError(error)
+  }
+}
+</script>
+
+<template>
+  <div class="ways">
+    <label class="field which">
+      <span>Read by</span>
+      <select v-model="form.way" class="plain">
+        <option v-for="way in offered" :key="way" :value="way">{{ wayWords[way] }}</option>
+      </select>
+    </label>
+    <template v-if="simple">
+      <label class="field wide">
+        <span
+          >{{
+            form.way === 'gauge'
+              ? 'What it said'
+              : form.way === 'lever'
+                ? 'Load on the lever'
+                : form.way === 'water'
+                  ? 'Water poured in'
+                  : 'Weight hung on'
+          }}
+          ({{ units.slice(0, 6).join(', ') }})</span
+        >
+        <input
+          id="reading-text"
+          v-model="form.text"
+          class="plain reading"
+          autocomplete="off"
+          :placeholder="form.way === 'water' ? '2.5 l' : form.way === 'mass' ? '3 kg' : '9.5 kgf'"
+        />
+      </label>
+      <label v-if="form.way !== 'gauge'" class="field"
+        ><span>{{ form.way === 'water' ? 'Bucket' : 'Hook and tray' }}</span
+        ><input v-model="form.tare" class="plain" placeholder="0.2 kg"
+      /></label>
+      <template v-if="form.way === 'lever'">
+        <label class="field"
+          ><span>Pivot to load</span><input v-model="form.armLoad" class="plain" placeholder="300 mm"
+        /></label>
+        <label class="field"
+          ><span>Pivot to joint</span><input v-model="form.armJoint" class="plain" placeholder="50 mm"
+        /></label>
+      </template>
+    </template>
+    <template v-else-if="form.way === 'steps'">
+      <label class="field"
+        ><span>Last weight it held</span><input v-model="form.held" class="plain reading" placeholder="3 kg"
+      /></label>
+      <label class="field"
+        ><span>Weight it let go at</span
+        ><input v-model="form.broke" class="plain reading" placeholder="4 kg, empty if it held"
+      /></label>
+      <label class="field"
+        ><span>Hook and tray</span><input v-model="form.tare" class="plain" placeholder="0.2 kg"
+      /></label>
+    </template>
+    <div v-else-if="form.way === 'hands'" class="rungs" role="radiogroup" aria-label="How hard it was pulled">
+      <label v-for="rung in rungs" :key="rung" :class="{ on: form.rung === rung }"
+        ><input v-model="form.rung" type="radio" name="rung" :value="rung" />{{ rungWords[rung] }}</label
+      >
+      <p v-if="uncalibrated" class="careful small">
+        Your hands are not calibrated: this gives an order only.
+        <router-link :to="{ name: 'shelf', hash: '#hands' }">Calibrate them on the scale</router-link>
+      </p>
+    </div>
+    <template v-else-if="form.way === 'count'">
+      <label class="field"
+        ><span>{{ countWords[0] }}</span
+        ><input v-model="form.held" class="plain reading" inputmode="decimal"
+      /></label>
+      <label class="field"
+        ><span>{{ countWords[1] }}</span
+        ><input v-model="form.broke" class="plain reading" inputmode="decimal" placeholder="empty if it held"
+      /></label>
+    </template>
+    <div v-else class="field wide">
+      <label for="trace-file">CSV file with time, load, travel</label>
+      <input id="trace-file" type="file" accept=".csv,.txt,text/csv" class="plain" @change="readFile" />
+      <p class="small" role="status">{{ fileSays || form.trace?.file }}</p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+}
+.field {
+  flex: 1 1 130px;
+}
+.which {
+  flex: 0 1 180px;
+}
+.wide {
+  flex: 2 1 220px;
+}
+.reading {
+  font-size: 1.25rem;
+  font-weight: 650;
+  min-height: 56px;
+}
+.which select,
+.ways input {
+  min-height: 56px;
+}
+.rungs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  flex: 1 1 300px;
+}
+.rungs label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 56px;
+  padding: 8px 14px;
+  border: 1px solid var(--tick);
+  border-radius: var(--radius);
+  background: var(--card);
+}
+.rungs label.on {
+  border-color: var(--ink);
+  box-shadow: inset 0 0 0 1px var(--ink);
+}
+</style>

@@ -1,0 +1,181 @@
+import { reactive } from 'vue'
+import { CodedError } from '../../../core/errors'
+import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
+import type { Place } from '../../../core/readings/datum'
+import { places } from '../../../core/readings/datum'
+import { rungInterval, type Rung } from '../../../core/readings/hands'
+import { dimensionOfWay, type Way } from '../../../core/readings/load'
+import type { CouponSize } from '../../../core/readings/strength'
+import { testKinds, type SizeKey, type TestId } from '../../../core/readings/tests'
+import type { Bench } from '../../../core/records/bench'
+import type { OutcomeRecord, Raw, Reading } from '../../../core/records/reading'
+
+export type FormWay = Way | 'steps' | 'hands' | 'trace' | 'count'
+export type End = 'broke' | 'held' | 'handling' | 'wet' | 'fault'
+
+/** What is typed and tapped for one pull, before it is a reading. Texts stay as typed until they are logged. */
+export interface PullForm {
+  way: FormWay
+  text: string
+  tare: string
+  armLoad: string
+  armJoint: string
+  held: string
+  broke: string
+  rung: Rung | null
+  trace: { file: string; points: [number, number, number | null][] } | null
+  end: End
+  places: Record<Place, number>
+  reason: string
+  note: string
+  size: Partial<Record<SizeKey, string>>
+}
+
+export const noPlaces = (): Record<Place, number> => ({ tornA: 0, offA: 0, glue: 0, offB: 0, tornB: 0 })
+
+export function emptyForm(test: TestId, size: CouponSize, way?: FormWay): PullForm {
+  return reactive<PullForm>({
+    way: testKinds[test].force === null ? 'count' : (way ?? 'gauge'),
+    text: '', tare: '', armLoad: '', armJoint: '', held: '', broke: '', rung: null, trace: null, end: 'broke', places: noPlaces(), reason: '', note: '',
+    size: Object.fromEntries(Object.entries(size).filter(([, value]) => value != null).map(([key, value]) => [key, String(value)])),
+  }) // prettier-ignore
+}
+
+/** A logged reading back in the form, to correct it. */
+export function formOf(reading: Reading, test: TestId): PullForm {
+  const form = emptyForm(test, reading.size)
+  const { raw, outcome } = reading
+  if (raw.way !== 'none') form.way = raw.way
+  if ('value' in raw) form.text = `${raw.value} ${raw.unit}`
+  if ('tareKg' in raw && raw.tareKg) form.tare = `${raw.tareKg} kg`
+  if (raw.way === 'lever') {
+    form.armLoad = `${raw.armLoadMm} mm`
+    form.armJoint = `${raw.armJointMm} mm`
+  }
+  if (raw.way === 'steps' || raw.way === 'count') {
+    const unit = raw.way === 'steps' ? ` ${raw.unit}` : ''
+    form.held = `${raw.held}${unit}`
+    form.broke = raw.broke === null ? '' : `${raw.broke}${unit}`
+  }
+  if (raw.way === 'hands') form.rung = raw.rung
+  if (raw.way === 'trace') form.trace = { file: raw.file, points: raw.points }
+  form.end = outcome.end
+  if ('places' in outcome && outcome.places) form.places = { ...outcome.places }
+  if (outcome.end === 'fault') form.reason = outcome.reason
+  form.note = reading.note
+  return form
+}
+
+/** A tap: all of it let go there; with a share given already, another tenth goes there from the largest other place. */
+export function tapPlace(form: PullForm, place: Place, by: 'all' | 10 | -10 = 'all'): void {
+  form.end = form.end === 'wet' ? 'wet' : 'broke'
+  if (by === 'all' || places.every((one) => form.places[one] === 0)) {
+    form.places = { ...noPlaces(), [place]: 100 }
+    return
+  }
+  const others = places.filter((one) => one !== place).sort((x, y) => form.places[y] - form.places[x])
+  const partner = by > 0 ? others[0]! : (others.find((one) => form.places[one] > 0) ?? others[0]!)
+  const moved = by > 0 ? Math.min(10, form.places[partner]) : -Math.min(10, form.places[place])
+  form.places = { ...form.places, [place]: form.places[place] + moved, [partner]: form.places[partner] - moved }
+}
+
+/** @throws CodedError naming the field */
+export function sizeFrom(form: PullForm): CouponSize {
+  return Object.fromEntries(
+    Object.entries(form.size).map(([key, text]) => {
+      const area = key === 'areaMm2'
+      return [key, parseQuantity(text ?? '', area ? 'area' : 'length', area ? 'mm²' : 'mm', key).inside]
+    }),
+  )
+}
+
+const usualUnit: Record<Way, string> = { gauge: 'N', mass: 'kg', water: 'l', lever: 'N' }
+
+/** What was read, from what was typed. @throws CodedError naming the field */
+export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
+  const kg = (text: string) => (text.trim() ? parseQuantity(text, 'mass', 'kg', 'tare').inside : 0)
+  switch (form.way) {
+    case 'count': {
+      const held = form.held.trim() ? parseNumber(form.held, 'held').value : 0
+      return { way: 'count', held, broke: form.broke.trim() ? parseNumber(form.broke, 'broke').value : null }
+    }
+    case 'steps': {
+      const held = form.held.trim() ? parseQuantity(form.held, 'mass', 'kg', 'held') : { inside: 0 }
+      const broke = form.broke.trim() ? parseQuantity(form.broke, 'mass', 'kg', 'broke') : null
+      if (broke && broke.inside <= held.inside)
+        throw new CodedError('out-of-order', 'broke', { field: 'The steps', low: held.inside, high: broke.inside })
+      return { way: 'steps', held: held.inside, broke: broke?.inside ?? null, unit: 'kg', tareKg: kg(form.tare) }
+    }
+    case 'hands': {
+      if (form.rung === null) throw new CodedError('missing', 'rung', { field: 'The rung', purpose: 'a pull by hand' })
+      try {
+        const { lowN, highN } = rungInterval(form.rung, bench.hands)
+        return { way: 'hands', rung: form.rung, lowN, highN }
+      } catch (error) {
+        if (error instanceof CodedError && error.code === 'uncalibrated-hands')
+          return { way: 'hands', rung: form.rung, lowN: null, highN: null }
+        throw error
+      }
+    }
+    case 'trace':
+      if (!form.trace) throw new CodedError('missing', 'trace', { field: 'The file', purpose: 'a force trace' })
+      return { way: 'trace', ...form.trace, take: testKinds[test].force === 'peel' ? 'steady' : 'peak' }
+    default: {
+      const typed = parseQuantity(form.text, dimensionOfWay(form.way), usualUnit[form.way], 'value')
+      const single = { way: form.way, value: typed.value, unit: typed.unit, tareKg: kg(form.tare) }
+      if (form.way !== 'lever') return single
+      const mm = (text: string, path: string) => parseQuantity(text, 'length', 'mm', path).inside
+      return {
+        ...single,
+        armLoadMm: mm(form.armLoad, 'arm of the load'),
+        armJointMm: mm(form.armJoint, 'arm of the joint'),
+      }
+    }
+  }
+}
+
+const hasPlaces = (form: PullForm) => places.some((place) => form.places[place] > 0)
+
+/** @throws CodedError when nobody has said where it let go, or why the test went wrong */
+export function outcomeFrom(form: PullForm, bench: Bench): OutcomeRecord {
+  switch (form.end) {
+    case 'held':
+      return { end: 'held' }
+    case 'handling':
+      return { end: 'handling', lightestN: bench.gauge.resolutionN }
+    case 'wet':
+      return { end: 'wet', places: hasPlaces(form) ? { ...form.places } : null }
+    case 'fault':
+      if (!form.reason.trim())
+        throw new CodedError('missing', 'reason', { field: 'What went wrong', purpose: 'a test that does not count' })
+      return { end: 'fault', reason: form.reason.trim() }
+    case 'broke':
+      if (!hasPlaces(form))
+        throw new CodedError('missing', 'places', {
+          field: 'Where it let go',
+          purpose: 'a pull: tap the place on the drawing',
+        })
+      return { end: 'broke', places: { ...form.places } }
+  }
+}
+
+/** Wet glue, faults and handling losses may come without a load. */
+export const loadOptional = (end: End): boolean => end === 'wet' || end === 'fault' || end === 'handling'
+
+const nothingTyped = (form: PullForm) =>
+  form.way === 'hands'
+    ? form.rung === null
+    : form.way === 'trace'
+      ? !form.trace
+      : form.way === 'steps' || form.way === 'count'
+        ? !form.held && !form.broke
+        : !form.text.trim()
+
+export function readingParts(
+  form: PullForm,
+  test: TestId,
+  bench: Bench,
+): Pick<Reading, 'raw' | 'outcome' | 'size' | 'note'> {
+  const raw: Raw = loadOptional(form.end) && nothingTyped(form) ? { way: 'none' } : rawFrom(form, test, bench)
+  return { raw, outcome: outcomeFrom(form, bench), size: sizeFrom(form), note: form.note.trim() }
+}

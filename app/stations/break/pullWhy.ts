@@ -1,0 +1,86 @@
+import type { Interpreted } from '../../../core/readings/interpret'
+import type { Raw, Reading } from '../../../core/records/reading'
+import { formulaOf, type CouponSize } from '../../../core/readings/strength'
+import { testKinds, type TestId } from '../../../core/readings/tests'
+import { figure } from '../../look/figures'
+import type { Explanation } from '../../look/why'
+import { valueWords } from '../../bench/settled'
+
+const sizeWords: Partial<Record<keyof CouponSize, string>> = {
+  widthMm: 'w', overlapMm: 'L', areaMm2: 'A', thicknessMm: 't', diameterMm: 'd or D', innerDiameterMm: 'd inside', armMm: 'arm', spanMm: 'span',
+} // prettier-ignore
+
+/** How the load came from what was read. */
+function loadLines(raw: Raw): string[] {
+  switch (raw.way) {
+    case 'gauge':
+      return [`read ${raw.value} ${raw.unit}`]
+    case 'mass':
+      return [`(${raw.value} ${raw.unit} + tare ${figure(raw.tareKg ?? 0)} kg) × 9.80665 m/s²`]
+    case 'water':
+      return [`(${raw.value} ${raw.unit} × 0.998 kg/l + tare ${figure(raw.tareKg ?? 0)} kg) × 9.80665 m/s²`]
+    case 'lever':
+      return [`${raw.value} ${raw.unit} × ${raw.armLoadMm} mm / ${raw.armJointMm} mm`]
+    case 'steps':
+      return [
+        `held ${raw.held} ${raw.unit}, ${raw.broke === null ? 'and did not break' : `let go at ${raw.broke} ${raw.unit}`}`,
+      ]
+    case 'hands':
+      return [
+        raw.lowN === null
+          ? 'hands not calibrated: an order only'
+          : 'your own pulls of this grip, 10th to 90th percentile',
+      ]
+    case 'trace':
+      return [`${raw.file}, ${raw.points.length} points, ${raw.take === 'steady' ? 'mean of the steady part' : 'peak'}`]
+    case 'count':
+      return [`held ${raw.held}${raw.broke === null ? '' : `, cracked at ${raw.broke}`}`]
+    case 'none':
+      return ['no load read']
+  }
+}
+
+const kindLines: Record<string, string> = {
+  exact: 'Counts as an exact reading: the bond let go, not the part.',
+  atLeast: 'Counts as “at least”: the part gave way first, or nothing broke. The bond is stronger than this.',
+  atMost: 'Counts as “at most”: it came apart before a load could be read, or below the first step.',
+  between: 'Counts as “between”: it held the one step and let go at the other.',
+}
+const outLines: Record<string, string> = {
+  wet: 'Not a strength: the glue was still wet. Kept as a cure failure, left out of the strength; glue another with a longer cure.',
+  fault: 'Kept with its reason, left out of the strength.',
+  'order-only': 'An order only: pull each grip on a scale three times (Shelf) and it becomes a load.',
+  'set-aside': 'Set aside with its reason; still kept.',
+}
+
+/** Why a pull counts as what it counts. */
+export function whyReading(
+  label: string,
+  reading: Pick<Reading, 'raw' | 'setAside' | 'corrected'>,
+  result: Interpreted,
+  test: TestId,
+): Explanation {
+  const kind = testKinds[test]
+  const { load, read, datum, unit } = result
+  const words = (value: typeof load, u: string) => (value === null ? '' : 'value' in value ? `${figure(value.value)} ${u}` : `${figure(value.low)} to ${value.high === null ? 'open' : figure(value.high)} ${u}`) // prettier-ignore
+  const sizes = Object.entries(result.size).flatMap(([key, value]) => (value == null || !sizeWords[key as keyof CouponSize] ? [] : [`${sizeWords[key as keyof CouponSize]} = ${value} ${key === 'areaMm2' ? 'mm²' : 'mm'}`])) // prettier-ignore
+  return {
+    about: label,
+    lines: [
+      datum.kind === 'leftOut' ? outLines[datum.why]! : kindLines[datum.kind]!,
+      ...(reading.setAside ? [`Reason: ${reading.setAside}`] : []),
+    ],
+    formula: [
+      ...loadLines(reading.raw),
+      ...(load && kind.force
+        ? [`F = ${words(load, 'N')}`, formulaOf[kind.force], ...(sizes.length ? [sizes.join(', ')] : [])]
+        : []),
+      read ? `= ${datum.kind === 'leftOut' ? words(read, unit) : `${valueWords(datum)} ${unit}`}` : valueWords(datum),
+    ],
+    source: [
+      kind.gloss,
+      'Failure places after ISO 10365; a bench coupon, no conformity claimed.',
+      ...reading.corrected.map((was) => `corrected; it was ${was.was}`),
+    ],
+  }
+}

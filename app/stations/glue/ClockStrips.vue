@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { closedAt, curedFrom } from '../../../core/planning/gluing'
+import type { JointView } from '../../bench/jointView'
+import { clockTime, momentName } from '../../look/figures'
+
+// The glue-up as strips along one clock: begun, closed, curing, cured, with a line for now.
+const props = defineProps<{ view: JointView; now: number }>()
+const WIDTH = 860
+const LEFT = 150
+
+const rows = computed(() =>
+  props.view.procedures.map((procedure) => ({
+    procedure,
+    pieces: props.view.coupons
+      .filter((coupon) => coupon.procedure === procedure.id && coupon.stamps.length > 0)
+      .map((coupon) => ({
+        coupon,
+        begun: Math.min(...coupon.stamps.map(({ at }) => at)),
+        closed: closedAt(coupon, procedure),
+        cured: curedFrom(coupon, procedure),
+      })),
+  })),
+)
+const pieces = computed(() => rows.value.flatMap((row) => row.pieces))
+const span = computed(() => {
+  const from = Math.min(props.now, ...pieces.value.map(({ begun }) => begun))
+  const to = Math.max(props.now + 1_800_000, ...pieces.value.map(({ cured, begun }) => cured ?? begun + 3_600_000))
+  return { from, to }
+})
+const x = (at: number) => LEFT + ((at - span.value.from) / (span.value.to - span.value.from)) * (WIDTH - LEFT - 10)
+const ticks = computed(() => {
+  const hours = (span.value.to - span.value.from) / 3_600_000
+  const step = [0.25, 0.5, 1, 2, 4, 6, 12, 24, 48].find((size) => hours / size <= 8) ?? 96
+  const size = step * 3_600_000
+  const zero = new Date(span.value.from)
+  zero.setHours(0, 0, 0, 0)
+  const list: { at: number; text: string }[] = []
+  for (let at = zero.getTime(); at < span.value.to; at += size)
+    if (at >= span.value.from)
+      list.push({ at, text: step >= 12 ? momentName(at, 0).replace(/, 00:00$/, '') : clockTime(at) })
+  return list
+})
+</script>
+
+<template>
+  <svg
+    v-if="pieces.length"
+    class="strips"
+    :viewBox="`0 0 ${WIDTH} ${34 + rows.length * 40}`"
+    role="img"
+    aria-label="Coupons along the clock: glued, curing, cured; the line is now"
+  >
+    <g v-for="tick in ticks" :key="tick.at">
+      <path :d="`M${x(tick.at)} 22V${30 + rows.length * 40}`" class="tick" />
+      <text :x="x(tick.at) + 4" y="16">{{ tick.text }}</text>
+    </g>
+    <g v-for="(row, i) in rows" :key="row.procedure.id" :transform="`translate(0 ${30 + i * 40})`">
+      <path :d="`M0 0H${WIDTH}`" class="rule" />
+      <text x="0" y="17" class="letter">{{ view.joint.code }}-{{ row.procedure.letter }}</text>
+      <text x="0" y="33">{{ row.procedure.name.slice(0, 20) }}</text>
+      <g
+        v-for="(piece, k) in row.pieces"
+        :key="piece.coupon.id"
+        :transform="`translate(0 ${6 + (k * 26) / Math.max(1, row.pieces.length)})`"
+      >
+        <path v-if="piece.closed" :d="`M${x(piece.begun)} 2H${x(piece.closed)}`" class="open-time" />
+        <path v-else :d="`M${x(piece.begun)} 2H${Math.max(x(now), x(piece.begun) + 4)}`" class="open-time" />
+        <path
+          v-if="piece.closed && piece.cured"
+          :d="`M${x(piece.closed)} 2H${x(piece.cured)}`"
+          class="cure"
+          :class="{ cured: piece.cured <= now }"
+        />
+        <circle v-if="piece.closed" :cx="x(piece.closed)" cy="2" r="3" class="closing" />
+      </g>
+    </g>
+    <path :d="`M${x(now)} 18V${32 + rows.length * 40}`" class="now" />
+  </svg>
+</template>
+
+<style scoped>
+.strips {
+  width: 100%;
+  min-width: 640px;
+  display: block;
+}
+text {
+  font: 400 14px var(--sans);
+  fill: var(--mute);
+}
+.letter {
+  font: 650 14px var(--mono);
+  fill: var(--ink);
+}
+.tick,
+.rule {
+  stroke: var(--line);
+}
+.open-time {
+  stroke: var(--glue);
+  stroke-width: 5;
+}
+.cure {
+  stroke: var(--tick);
+  stroke-width: 5;
+}
+.cure.cured {
+  stroke: var(--holds);
+}
+.closing {
+  fill: var(--card);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.now {
+  stroke: var(--go);
+  stroke-width: 2;
+}
+</style>

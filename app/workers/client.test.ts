@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest'
+import { CodedError } from '../../core/errors'
+import { WorkerClient, type WorkerLike } from './client'
+import { answerRequest, type Request, type Response } from './protocol'
+
+const reading = { procedure: 'A', kind: 'exact', value: 2 } as const
+const input = { required: 1, readings: [reading, { ...reading, value: 3 }] }
+
+/** A worker without a thread: answers on the next turn, unless it was ended. */
+function fake(
+  behave: (request: Request, post: (response: Response) => void, self: WorkerLike) => void = answerRequest,
+) {
+  const made: { ended: boolean; got: Request[] }[] = []
+  const spawn = (): WorkerLike => {
+    const log = { ended: false, got: [] as Request[] }
+    made.push(log)
+    const self: WorkerLike = {
+      onmessage: null,
+      onerror: null,
+      terminate: () => (log.ended = true),
+      postMessage: (request) => {
+        log.got.push(request)
+        setTimeout(() =>
+          behave(
+            request,
+            (response) => !log.ended && self.onmessage?.({ data: response } as MessageEvent<Response>),
+            self,
+          ),
+        )
+      },
+    }
+    return self
+  }
+  return { spawn, made }
+}
+
+describe('the worker and its client', () => {
+  it('answers with the analysis, and tells its progress', async () => {
+    const progress: number[] = []
+    const result = await new WorkerClient(fake().spawn).analyse(input, { onProgress: (done) => progress.push(done) })
+    expect(result.procedures[0]).toMatchObject({ procedure: 'A', n: 2 })
+    expect(progress.at(-1)).toBe(1)
+  })
+  it('passes coded errors through', async () => {
+    const bad = { required: null, readings: [{ ...reading, value: -1 }] }
+    const error = await new WorkerClient(fake().spawn).analyse(bad).catch((reason: unknown) => reason)
+    expect(error).toBeInstanceOf(CodedError)
+    expect(error).toMatchObject({ code: 'not-positive', path: 'readings.0.value' })
+  })
+  it('rejects all that waits when the worker dies, and works again afterwards', async () => {
+    let deaths = 0
+    const { spawn, made } = fake((request, post, self) =>
+      deaths++ === 0 ? self.onerror?.({ message: 'out of memory' } as ErrorEvent) : answerRequest(request, post),
+    )
+    const client = new WorkerClient(spawn)
+    const both = await Promise.allSettled([client.analyse(input), client.analyse(input)])
+    expect(both.map((one) => one.status)).toEqual(['rejected', 'rejected'])
+    expect(String((both[0] as PromiseRejectedResult).reason)).toMatch(/out of memory/)
+    expect((await client.analyse(input)).procedures).toHaveLength(1)
+    expect(made).toHaveLength(2)
+  })
+  it('cancels the running job by ending its worker, and goes on with the next', async () => {
+    const { spawn, made } = fake()
+    const client = new WorkerClient(spawn)
+    const stop = new AbortController()
+    const first = client.analyse(input, { signal: stop.signal })
+    const second = client.analyse(input)
+    stop.abort()
+    await expect(first).rejects.toMatchObject({ name: 'AbortError' })
+    expect((await second).procedures).toHaveLength(1)
+    expect(made.map(({ ended }) => ended)).toEqual([true, false])
+    await expect(client.analyse(input, { signal: stop.signal })).rejects.toMatchObject({ name: 'AbortError' })
+  })
+})

@@ -1,0 +1,113 @@
+import { CodedError } from '../../core/errors'
+import type { Analysis, AnalysisInput } from '../../core/statistics/analyse'
+import type { Request, Response } from './protocol'
+
+/** The part of Worker that the client needs; tests put a stand-in there. */
+export interface WorkerLike {
+  postMessage(message: Request): void
+  terminate(): void
+  onmessage: ((event: MessageEvent<Response>) => void) | null
+  onerror: ((event: ErrorEvent) => void) | null
+}
+
+interface Job {
+  request: Request
+  resolve: (result: Analysis) => void
+  reject: (reason: unknown) => void
+  onProgress?: (done: number) => void
+}
+
+/**
+ * Typed access to the worker: progress, cancel, and a rejection when the worker dies, so that no call hangs for ever.
+ * One job runs at a time. A running computation cannot be interrupted from outside, so cancelling it ends its worker and
+ * the next job gets a new one.
+ */
+export class WorkerClient {
+  private worker: WorkerLike | null = null
+  private readonly jobs = new Map<number, Job>()
+  private running: number | null = null
+  private count = 0
+
+  constructor(private readonly spawn: () => WorkerLike) {}
+
+  analyse(
+    input: AnalysisInput,
+    options: { onProgress?: (done: number) => void; signal?: AbortSignal } = {},
+  ): Promise<Analysis> {
+    const { signal, onProgress } = options
+    const job = ++this.count
+    return new Promise<Analysis>((resolve, reject) => {
+      if (signal?.aborted) return reject(aborted())
+      this.jobs.set(job, { request: { kind: 'analyse', job, input }, resolve, reject, onProgress })
+      signal?.addEventListener('abort', () => this.cancel(job), { once: true })
+      this.next()
+    })
+  }
+
+  private next(): void {
+    if (this.running !== null) return
+    const first = this.jobs.values().next().value
+    if (!first) return
+    this.running = first.request.job
+    this.worker ??= this.started()
+    this.worker.postMessage(first.request)
+  }
+
+  private started(): WorkerLike {
+    const worker = this.spawn()
+    worker.onmessage = (event) => this.hear(event.data)
+    worker.onerror = (event) =>
+      this.died(new Error(`The computation stopped: ${event.message || 'the worker died'}. Try again.`))
+    return worker
+  }
+
+  private hear(response: Response): void {
+    const job = this.jobs.get(response.job)
+    if (!job) return
+    if (response.kind === 'progress') return job.onProgress?.(response.done)
+    this.finish(response.job)
+    if (response.kind === 'done') job.resolve(response.result)
+    else
+      job.reject(
+        'code' in response.error
+          ? new CodedError(response.error.code, response.error.path, response.error.facts)
+          : new Error(response.error.message),
+      )
+    this.next()
+  }
+
+  private finish(job: number): void {
+    this.jobs.delete(job)
+    if (this.running === job) this.running = null
+  }
+
+  private cancel(job: number): void {
+    const found = this.jobs.get(job)
+    if (!found) return
+    if (this.running === job) {
+      this.worker?.terminate()
+      this.worker = null
+    }
+    this.finish(job)
+    found.reject(aborted())
+    this.next()
+  }
+
+  private died(reason: Error): void {
+    this.worker?.terminate()
+    this.worker = null
+    const all = [...this.jobs.values()]
+    this.jobs.clear()
+    this.running = null
+    all.forEach((job) => job.reject(reason))
+  }
+}
+
+const aborted = () => new DOMException('Cancelled', 'AbortError')
+
+let shared: WorkerClient | null = null
+/** The app's one worker, started when it is first asked. */
+export const benchWorker = (): WorkerClient =>
+  (shared ??= new WorkerClient(
+    () => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }) as unknown as WorkerLike,
+  ))

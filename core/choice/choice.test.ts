@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest'
+import { familyOf } from '../knowledge/families'
+import { openBrief, type Brief } from '../records/joint'
+import { analyse } from '../statistics/analyse'
+import type { ModelReading } from '../statistics/data'
+import { headline, passVerdict } from './headline'
+import { exposuresNamed, marginOf } from './margin'
+import { requiredLoad, requiredStrength } from './requirement'
+
+const brief = (patch: Partial<Brief>): Brief => ({ ...openBrief(), ...patch })
+const exact = (procedure: string, ...values: number[]): ModelReading[] =>
+  values.map((value) => ({ procedure, kind: 'exact', value }))
+
+describe('what the joint must carry', () => {
+  it('is weight × share × g × motion, and open while the weight is open', () => {
+    expect(requiredLoad(brief({ weightKg: 0.12, motion: 'danced' }))!.n).toBeCloseTo(0.12 * 9.80665 * 3, 10)
+    expect(requiredLoad(brief({ weightKg: 4, share: 0.5, motion: 'dropped' }))!.n).toBeCloseTo(
+      4 * 0.5 * 9.80665 * 5,
+      10,
+    )
+    expect(requiredLoad(brief({ weightKg: 1 }))).toMatchObject({ factor: 1, motionOpen: true })
+    expect(requiredLoad(brief({}))).toBeNull()
+  })
+  it('becomes a strength over the real bonded size', () => {
+    const joint = brief({ weightKg: 4, motion: 'danced', widthMm: 30, lengthMm: 14 })
+    expect(requiredStrength(joint, 'lap-shear')).toBeCloseTo((4 * 9.80665 * 3) / 420, 10)
+    expect(requiredStrength(joint, 'peel-180')).toBeCloseTo((4 * 9.80665 * 3) / 30, 10)
+    expect(requiredStrength(joint, 'torsion-round')).toBeNull()
+    expect(requiredStrength(brief({ weightKg: 4, widthMm: 30 }), 'lap-shear')).toBeNull()
+  })
+})
+
+describe('margin of the real joint', () => {
+  const joint = brief({ weightKg: 4, motion: 'danced', widthMm: 30, lengthMm: 14, heatC: 50, water: 'splash' })
+  it('is the weak joint’s lower bound × the real size over the required load, and names what was not tested', () => {
+    const margin = marginOf(joint, 'lap-shear', 0.71, { widthMm: 25, overlapMm: 12 }, familyOf('epoxy-slow'))!
+    expect(margin.holdsN).toBeCloseTo(0.71 * 420, 10)
+    expect(margin.times).toBeCloseTo((0.71 * 420) / (4 * 9.80665 * 3), 10)
+    expect(margin.notTested).toEqual(['50 °C', 'splashes'])
+    expect(margin.capped).toBe(false)
+  })
+  it('caps a rigid glue’s overlap at three times the tested one', () => {
+    const long = { ...joint, lengthMm: 100 }
+    expect(marginOf(long, 'lap-shear', 1, { overlapMm: 12 }, familyOf('epoxy-slow'))).toMatchObject({
+      bondedSize: 30 * 36,
+      capped: true,
+    })
+    expect(marginOf(long, 'lap-shear', 1, { overlapMm: 12 }, familyOf('contact-water'))).toMatchObject({
+      bondedSize: 3000,
+      capped: false,
+    })
+  })
+  it('takes the width for peel, and says nothing where a size is open', () => {
+    expect(marginOf(joint, 't-peel', 2, { widthMm: 25 }, familyOf('contact-water'))).toMatchObject({
+      bondedSize: 30,
+      sizeUnit: 'mm',
+    })
+    expect(marginOf(brief({ weightKg: 4 }), 'lap-shear', 1, {}, familyOf('ca-gel'))).toBeNull()
+    expect(exposuresNamed(brief({ heatC: 20, water: 'no', coldC: -10, life: 'years' }))).toEqual([
+      '-10 °C cold',
+      'years',
+    ])
+  })
+})
+
+describe('what is said of a round', () => {
+  const all = (...readings: ModelReading[]) => {
+    const names = [...new Set(readings.map((r) => r.procedure))]
+    const ratios = names.flatMap((a, i) => names.slice(i + 1).map((b): [string, string] => [a, b]))
+    return analyse({ required: 1, readings, ratios })
+  }
+  it('says who is clear, who is ahead, and what cannot be told apart yet', () => {
+    expect(headline(all(...exact('A', 5, 6, 5.5), ...exact('B', 1, 1.2, 1.1)))).toMatchObject({
+      leader: 'A',
+      state: 'clear',
+      tied: [],
+    })
+    expect(headline(all(...exact('A', 5, 6, 5.5), ...exact('B', 5.1, 5.9, 5.2)))).toMatchObject({
+      state: 'open',
+      tied: ['B'],
+    })
+    expect(headline(all(...exact('A', 5)))).toMatchObject({ state: 'only' })
+    expect(headline({ scatter: null, procedures: [], ratios: [] })).toBeNull()
+  })
+  it('says holds only when nine in ten chances do', () => {
+    const [strong, near, weak] = all(
+      ...exact('S', 5, 6, 5.5),
+      ...exact('N', 1.5, 1.7, 1.6),
+      ...exact('W', 0.4, 0.5, 0.45),
+    ).procedures
+    expect(passVerdict(strong!)).toBe('holds')
+    expect(passVerdict(near!)).toBe('careful')
+    expect(passVerdict(weak!)).toBe('fails')
+    expect(passVerdict({ ...weak!, pMeets: null })).toBe('unknown')
+  })
+})

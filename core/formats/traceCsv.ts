@@ -1,0 +1,82 @@
+import { CodedError } from '../errors'
+import { parseNumber } from '../quantities/parse'
+import { findUnit, toInside } from '../quantities/units'
+import type { TracePoint } from '../readings/trace'
+
+export interface TraceFile {
+  points: TracePoint[]
+  /** rows that could not be read, with the line they stand on */
+  bad: { line: number; why: string }[]
+}
+
+const names = {
+  time: /^(t|time|sec|seconds?|zeit)\b/i,
+  load: /^(f|n|load|force|kraft|pull)\b/i,
+  travel: /^(x|mm|travel|displacement|extension|distance|position|weg)\b/i,
+}
+
+/** "Force (kgf)", "load [N]", "Time_s" → name and unit. */
+const heading = (cell: string) => {
+  const unit = /[([_]\s*([^)\]]+?)\s*[)\]]?$/.exec(cell.trim())
+  return {
+    name: cell
+      .trim()
+      .replace(/[_[(].*$/, '')
+      .trim(),
+    unit: unit ? unit[1]! : null,
+  }
+}
+
+/**
+ * A force trace from the rows of a CSV file: a heading row names time, load and (where there is one) travel, each with its
+ * unit in brackets; s, N and mm where none is given. Without time the row number stands in.
+ * @throws CodedError wrong-shape when no heading names a load; trace-too-short with fewer than 4 good rows
+ */
+export function traceFromRows(rows: readonly (readonly string[])[]): TraceFile {
+  const at = rows.findIndex((row) => row.some((cell) => names.load.test(heading(cell).name)))
+  if (at < 0)
+    throw new CodedError('wrong-shape', 'file', {
+      field: 'The file',
+      detail: 'a heading row with a column called load or force was expected',
+    })
+  const headings = rows[at]!.map(heading)
+  const column = (kind: keyof typeof names) => headings.findIndex(({ name }) => names[kind].test(name))
+  const [time, load, travel] = [column('time'), column('load'), column('travel')]
+  const points: TracePoint[] = []
+  const bad: TraceFile['bad'] = []
+  rows.slice(at + 1).forEach((row, i) => {
+    if (row.every((cell) => cell.trim() === '')) return
+    try {
+      points.push({
+        s: time < 0 ? i : inside(row[time], headings[time]!.unit, 'time'),
+        n: inside(row[load], headings[load]!.unit, 'force'),
+        mm: travel < 0 ? null : inside(row[travel], headings[travel]!.unit, 'length'),
+      })
+    } catch (error) {
+      bad.push({
+        line: at + i + 2,
+        why: error instanceof CodedError ? String(error.facts['got'] ?? error.code) : String(error),
+      })
+    }
+  })
+  if (points.length < 4) throw new CodedError('trace-too-short', 'file', { got: points.length, low: 4 })
+  return { points, bad }
+}
+
+function inside(cell: string | undefined, unit: string | null, dimension: 'time' | 'force' | 'length'): number {
+  const { value, rest } = parseNumber(cell ?? '')
+  if (rest) throw new CodedError('not-a-number', '', { got: cell ?? '', example: '12.5' })
+  const known = unit ? findUnit(unit, dimension) : null
+  return known ? toInside(value, known, dimension) : value
+}
+
+/** At most `most` points, keeping the highest of each stretch, so that the peak stays what it was. */
+export function thinned(points: readonly TracePoint[], most: number): TracePoint[] {
+  if (points.length <= most) return [...points]
+  const size = points.length / most
+  return Array.from({ length: most }, (_, i) =>
+    points
+      .slice(Math.floor(i * size), Math.floor((i + 1) * size))
+      .reduce((top, point) => (point.n > top.n ? point : top)),
+  )
+}
