@@ -1,3 +1,270 @@
+import { marginOf } from '../core/choice/margin'
+import { familyOf } from '../core/knowledge/families'
+import { materialClassOf } from '../core/knowledge/materials'
+import { curedFrom, stampsFor, tasksOf } from '../core/planning/gluing'
+import { couponLabel, glueOrder, pullOrder } from '../core/planning/order'
+import { seededRandom, type Random } from '../core/planning/random'
+import { timesOf, usualSteps } from '../core/planning/steps'
+import { requiredStrength } from '../core/choice/requirement'
+import { interpret } from '../core/readings/interpret'
+import { STANDARD_GRAVITY } from '../core/quantities/units'
 import { emptyBench } from '../core/records/bench'
+import { openBrief, type Brief, type Joint } from '../core/records/joint'
+import type { Raw, Reading } from '../core/records/reading'
+import type { Coupon, Procedure, Round } from '../core/records/round'
 import { noTables, type Tables } from '../core/records/tables'
-export function buildDemoBench(now: number): Tables { return { ...noTables(), bench: [emptyBench('demo', 'Lantern heron', now, 'demo')] } }
+import { analyse } from '../core/statistics/analyse'
+import { testKinds } from '../core/readings/tests'
+import { build, glues, joints, ownMaterials, type DemoJoint } from './scenario'
+import { simulatePull } from './simulator'
+
+const HOUR = 3_600_000
+const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10)
+
+/**
+ * The demo bench: the scenario's joints in a natural state, built from a seed through the same records and functions as a
+ * maker's own. Times run relative to now, so that timers are alive whenever it is opened.
+ */
+export function buildDemoBench(now: number, seed = 20261212): Tables {
+  const random = seededRandom(seed)
+  const tables: Tables = {
+    ...noTables(),
+    bench: [
+      {
+        ...emptyBench('demo', 'Lantern heron', now - 20 * 24 * HOUR, 'demo'),
+        room: { tempC: 17, rh: 58, at: now - HOUR },
+      },
+    ],
+  }
+  tables.bench[0]!.currency = '€'
+  tables.bench[0]!.hands = {
+    'shaken-off': [2.1, 2.9, 2.4],
+    'one-finger': [11, 14, 12.5, 15],
+    'one-hand': [48, 61, 55, 52],
+    'two-hands': [],
+  }
+  tables.build.push({
+    id: 'heron',
+    name: build.name,
+    what: build.what,
+    budget: build.budget,
+    inServiceBy: dayOf(now + 18 * 24 * HOUR),
+  })
+  for (const { key, openedDaysAgo, left, label, ...glue } of glues) {
+    tables.adhesive.push({ id: key, ...glue, label: label ?? {}, note: '' })
+    tables.stock.push({
+      id: `${key}-pack`,
+      adhesive: key,
+      batch: '',
+      openedOn: openedDaysAgo === null ? null : dayOf(now - openedDaysAgo * 24 * HOUR),
+      expiresOn: null,
+      left,
+    })
+  }
+  for (const { key, ...material } of ownMaterials) tables.material.push({ id: key, ...material })
+  joints.forEach((scene, i) => addJoint(tables, scene, now, seededRandom(seed + 1 + i), now - (12 - i) * 24 * HOUR))
+  tables.cureCheck.push(...cureChecks(tables, random, now))
+  return tables
+}
+
+function briefOf(scene: DemoJoint, inServiceBy: string | null): Brief {
+  const { aThicknessMm = null, bThicknessMm = null, aState = null, bState = null, ...rest } = scene.brief
+  return {
+    ...openBrief(),
+    ...rest,
+    inServiceBy,
+    a: { material: scene.a, thicknessMm: aThicknessMm, state: aState },
+    b: { material: scene.b, thicknessMm: bThicknessMm, state: bState },
+  }
+}
+
+const classOf = (tables: Tables, material: string): string =>
+  tables.material.find(({ id }) => id === material)?.classId ?? material
+
+function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random, createdAt: number): void {
+  const id = scene.code.toLowerCase()
+  const joint: Joint = {
+    id,
+    build: 'heron',
+    code: scene.code,
+    name: scene.name,
+    createdAt,
+    brief: briefOf(scene, tables.build[0]!.inServiceBy),
+  }
+  tables.joint.push(joint)
+  const [a, b] = [materialClassOf(classOf(tables, scene.a)), materialClassOf(classOf(tables, scene.b))]
+  const procedures = scene.glues.map((key, i): Procedure => {
+    const product = tables.adhesive.find((adhesive) => adhesive.id === key)!
+    const steps = usualSteps(timesOf(familyOf(product.family), product.label), a, b)
+    return {
+      id: `${id}-${key}`,
+      joint: id,
+      letter: 'ABCDEFGH'[i]!,
+      name: product.name,
+      family: product.family,
+      adhesive: key,
+      helpers: [],
+      anyway: false,
+      coats: 1,
+      spreadGm2: null,
+      steps,
+    }
+  })
+  tables.procedure.push(...procedures)
+  if (!scene.round) return
+  const gluedAt = now - scene.gluedHoursAgo * HOUR
+  const limit = requiredStrength(joint.brief, scene.round.test)
+  const round: Round = {
+    id: `${id}-r1`, joint: id, number: 1, ...scene.round, procedures: procedures.map((procedure) => procedure.id), order: 'shuffled',
+    passLimit: limit === null ? null : Number(limit.toPrecision(3)), passSetAt: gluedAt - HOUR, plannedAt: gluedAt - HOUR,
+  } // prettier-ignore
+  tables.round.push(round)
+  const coupons = glueUp(couponsOf(joint, round, procedures), procedures, gluedAt, now, random)
+  tables.coupon.push(...coupons)
+  if (scene.state === 'gluing') return
+  const readings = pullAll(scene, round, coupons, procedures, [a.id, b.id], now, random)
+  tables.reading.push(...readings)
+  if (scene.state === 'decided')
+    tables.decision.push(decide(joint, round, procedures, coupons, readings, scene.reason ?? ''))
+}
+
+function couponsOf(joint: Joint, round: Round, procedures: readonly Procedure[]): Coupon[] {
+  const order = glueOrder(procedures.map(({ letter }) => letter), round.blocks, round.seed) // prettier-ignore
+  const pulls = pullOrder([...order.keys()], round.seed)
+  return order.map(({ letter, block }, i) => {
+    const label = couponLabel(joint.code, letter, block)
+    const procedure = procedures.find((one) => one.letter === letter)!.id
+    return {
+      id: label.toLowerCase(),
+      round: round.id,
+      procedure,
+      block,
+      label,
+      glueAt: i,
+      pullAt: pulls.indexOf(i),
+      size: {},
+      stamps: [],
+      deviations: [],
+    }
+  })
+}
+
+/** Works through the tasks as the app shows them, a step after the other, until all are glued or now is reached. */
+function glueUp(
+  coupons: Coupon[],
+  procedures: readonly Procedure[],
+  from: number,
+  now: number,
+  random: Random,
+): Coupon[] {
+  const list = coupons.map((coupon) => ({ ...coupon }))
+  for (let at = from; ;) {
+    const task = tasksOf(list, procedures, at)[0]
+    if (!task) break
+    if (task.readyAt > at) at = task.readyAt + 5_000 + random() * 40_000
+    if (at >= now) break
+    const coupon = list.find(({ id }) => id === task.coupon.id)!
+    coupon.stamps = [...coupon.stamps, ...stampsFor(task, Math.round(at))]
+    if (task.step.kind === 'clamp' && random() < 0.06)
+      coupon.deviations = [{ at: Math.round(at), text: 'clamp slipped a little, set again' }]
+    at += 25_000 + random() * 50_000
+  }
+  return list
+}
+
+/** Pulls in the planned order once all are cured; half of them when the session is still going on. */
+function pullAll(
+  scene: DemoJoint,
+  round: Round,
+  coupons: readonly Coupon[],
+  procedures: readonly Procedure[],
+  pair: [string, string],
+  now: number,
+  random: Random,
+): Reading[] {
+  const procedureOf = (coupon: Coupon) => procedures.find(({ id }) => id === coupon.procedure)!
+  const cured = Math.max(...coupons.map((coupon) => curedFrom(coupon, procedureOf(coupon)) ?? 0))
+  const inOrder = [...coupons].sort((x, y) => x.pullAt - y.pullAt)
+  const count = scene.state === 'decided' ? inOrder.length : 7
+  let at = scene.state === 'decided' ? Math.min(cured + 2 * HOUR, now - 24 * HOUR) : now - 35 * 60_000
+  return inOrder.slice(0, count).map((coupon): Reading => {
+    at += 150_000 + random() * 120_000
+    const procedure = procedureOf(coupon)
+    const pull = simulatePull(
+      {
+        a: pair[0],
+        b: pair[1],
+        family: procedure.family,
+        test: round.test,
+        size: round.size,
+        thicknessMm: { a: scene.brief.aThicknessMm ?? null, b: scene.brief.bThicknessMm ?? null },
+      },
+      random,
+    )!
+    const early = (curedFrom(coupon, procedure) ?? 0) > at
+    // The cold corner of the shed: the damp-cured one of block 1 had not gone off.
+    const wet = procedure.family === 'pu-clear' && coupon.block === 1
+    const base = {
+      id: `pull-${coupon.id}`,
+      coupon: coupon.id,
+      at: Math.round(at),
+      size: round.size,
+      early: early ? { curedS: 0, fullS: 0 } : null,
+      setAside: null,
+      corrected: [],
+    }
+    if (wet)
+      return {
+        ...base,
+        raw: rawOf(pull.forceN * 0.2, random),
+        outcome: { end: 'wet', places: null },
+        note: 'threads of glue, smells still',
+      }
+    return { ...base, raw: rawOf(pull.forceN, random), outcome: { end: 'broke', places: pull.places }, note: '' }
+  })
+}
+
+/** As it is read on a luggage scale with steps of 10 g; now and then a hung weight instead. */
+function rawOf(forceN: number, random: Random): Raw {
+  const kg = Math.max(0.05, Math.round((forceN / STANDARD_GRAVITY) * 100) / 100)
+  if (random() < 0.15)
+    return { way: 'mass', value: Math.max(0.01, Math.round((kg - 0.15) * 100) / 100), unit: 'kg', tareKg: 0.15 }
+  return { way: 'gauge', value: kg, unit: 'kgf', tareKg: 0 }
+}
+
+function decide(
+  joint: Joint,
+  round: Round,
+  procedures: readonly Procedure[],
+  coupons: readonly Coupon[],
+  readings: readonly Reading[],
+  reason: string,
+): Tables['decision'][number] {
+  const model = readings.flatMap((reading) => {
+    const { datum } = interpret(reading, round.test)
+    return datum.kind === 'leftOut'
+      ? []
+      : [{ procedure: coupons.find(({ id }) => id === reading.coupon)!.procedure, ...datum }]
+  })
+  const { procedures: summaries } = analyse({ required: round.passLimit, readings: model })
+  const best = [...summaries].sort((x, y) => y.weakJoint.low95 - x.weakJoint.low95)[0]!
+  const procedure = procedures.find(({ id }) => id === best.procedure)!
+  const margin = marginOf(joint.brief, round.test, best.weakJoint.low95, round.size, familyOf(procedure.family))
+  return {
+    id: `${joint.id}-decision`, joint: joint.id, round: round.id, procedure: procedure.id, reason, at: Math.max(...readings.map(({ at }) => at)) + HOUR,
+    known: { pulls: best.n, typical: best.open ? null : best.typical.median, weakLow: best.weakJoint.low95, unit: testKinds[round.test].unit, margin: margin?.times ?? null },
+  } // prettier-ignore
+}
+
+/** A few looks at what is curing now. */
+function cureChecks(tables: Tables, random: Random, now: number): Tables['cureCheck'] {
+  return tables.coupon
+    .filter(({ round, stamps }) => round === 'h3-r1' && stamps.length >= 6)
+    .slice(0, 2)
+    .map((coupon, i) => ({
+      id: `check-${coupon.id}`,
+      coupon: coupon.id,
+      at: Math.round(now - (4 + random() * 5) * 60_000),
+      state: i ? 'slides' : 'tacky',
+    }))
+}

@@ -10,7 +10,7 @@ export const vuetify = createVuetify({
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {
     global: { ripple: false },
-    VBtn: { variant: 'text', class: 'alt', elevation: 0 },
+    VBtn: { variant: 'text', elevation: 0 },
     VMenu: { transition: false, closeOnContentClick: false, offset: 6 },
     VDialog: { transition: false, maxWidth: 640 },
     VTooltip: { transition: false, openDelay: 350, maxWidth: 300 },

@@ -1,1 +1,202 @@
-<template><h1>Shelf</h1></template>
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { familyOf, isFamily } from '../../core/knowledge/families'
+import { materialClasses, materialClassOf } from '../../core/knowledge/materials'
+import { hazardsOf } from '../../core/knowledge/hazards'
+import { sayError } from '../../core/messages'
+import { showMoney } from '../../core/quantities/money'
+import type { Adhesive, Material } from '../../core/records/shelf'
+import { useBench } from '../bench/store'
+import { lasting } from '../look/figures'
+import { timesOf } from '../../core/planning/steps'
+import GlueEditor from './GlueEditor.vue'
+import HandCalibration from './HandCalibration.vue'
+import InstrumentForm from './InstrumentForm.vue'
+import { keepMaterial } from './shelfWork'
+
+const bench = useBench()
+const glues = computed(() => bench.all('adhesive').sort((x, y) => x.name.localeCompare(y.name)))
+const materials = computed(() => bench.all('material').sort((x, y) => x.name.localeCompare(y.name)))
+const editing = ref<string | null>(null)
+const packOf = (adhesive: Adhesive) => bench.of('stock', adhesive.id)[0] ?? null
+const times = (adhesive: Adhesive) =>
+  timesOf(familyOf(isFamily(adhesive.family) ? adhesive.family : 'pva-white'), adhesive.label)
+
+const materialForm = ref({ name: '', classId: 'foam-eva', thickness: '' })
+const changing = ref<Material | null>(null)
+const problem = ref('')
+function change(material: Material) {
+  changing.value = material
+  materialForm.value = {
+    name: material.name,
+    classId: material.classId,
+    thickness: material.thicknessMm ? `${material.thicknessMm} mm` : '',
+  }
+}
+async function keep() {
+  problem.value = ''
+  try {
+    if (!(await keepMaterial(bench, materialForm.value, changing.value))) return
+    changing.value = null
+    materialForm.value = { name: '', classId: materialForm.value.classId, thickness: '' }
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
+</script>
+
+<template>
+  <main id="work" class="shelf" tabindex="-1">
+    <h1>Shelf</h1>
+    <section aria-labelledby="glues">
+      <div class="title">
+        <h2 id="glues">Glues</h2>
+        <v-btn v-if="editing !== 'new'" class="go" @click="editing = 'new'">Put a glue on the shelf</v-btn>
+      </div>
+      <GlueEditor v-if="editing === 'new'" :adhesive="null" :pack="null" @done="editing = null" />
+      <p v-if="!glues.length && editing !== 'new'" class="mute">
+        Nothing stands here yet. Put your own glues here with pack and price: the shortlist shows them first, and costs
+        are counted with them.
+      </p>
+      <ul>
+        <li v-for="glue in glues" :id="glue.id" :key="glue.id" class="glue">
+          <GlueEditor v-if="editing === glue.id" :adhesive="glue" :pack="packOf(glue)" @done="editing = null" />
+          <template v-else>
+            <div>
+              <h3>{{ glue.name }}</h3>
+              <p class="mute small">{{ times(glue).name }}</p>
+            </div>
+            <div class="num">
+              {{ glue.packSize }} {{ glue.packUnit }}, {{ showMoney(glue.packPrice, bench.bench?.currency) }}
+              <p class="level" :title="`${Math.round((packOf(glue)?.left ?? 1) * 100)} % left`">
+                <i :style="{ width: `${(packOf(glue)?.left ?? 1) * 100}%` }" /><span class="visually-hidden"
+                  >{{ Math.round((packOf(glue)?.left ?? 1) * 100) }} % left</span
+                >
+              </p>
+            </div>
+            <p class="small num">
+              hold {{ lasting(times(glue).holdS) }}, full cure {{ lasting(times(glue).fullS) }}, to
+              {{ figure(times(glue).serviceMaxC) }} °C
+              <span v-if="Object.keys(glue.label).length" class="mute"> · by its label</span>
+            </p>
+            <p class="small careful">
+              {{
+                hazardsOf(times(glue).hazards)
+                  .map((hazard) => hazard.id.replace(/-/g, ' '))
+                  .join(', ')
+              }}
+            </p>
+            <v-btn class="quiet" :aria-label="`Change ${glue.name}`" @click="editing = glue.id">Change</v-btn>
+          </template>
+        </li>
+      </ul>
+    </section>
+    <section aria-labelledby="materials">
+      <h2 id="materials">Own materials</h2>
+      <p class="mute">
+        The {{ materialClasses.length }} classes of the tables are always there. Add what you call by another name, or
+        have in one thickness.
+      </p>
+      <ul>
+        <li v-for="material in materials" :key="material.id" class="material">
+          <b>{{ material.name }}</b>
+          <span class="mute"
+            >{{ materialClassOf(material.classId).name
+            }}<template v-if="material.thicknessMm">, {{ material.thicknessMm }} mm</template></span
+          >
+          <v-btn class="quiet" :aria-label="`Change ${material.name}`" @click="change(material)">Change</v-btn>
+        </li>
+      </ul>
+      <form class="add" @submit.prevent="keep">
+        <label class="field"
+          ><span>What you call it</span
+          ><input v-model="materialForm.name" class="plain" placeholder="Wing cloth, red" maxlength="80"
+        /></label>
+        <label class="field">
+          <span>It is a</span>
+          <select v-model="materialForm.classId" class="plain">
+            <option v-for="one in materialClasses" :key="one.id" :value="one.id">{{ one.name }}</option>
+          </select>
+        </label>
+        <label class="field"
+          ><span>Thickness</span><input v-model="materialForm.thickness" class="plain" placeholder="0.2 mm"
+        /></label>
+        <v-btn class="alt" type="submit">{{ changing ? 'Keep the change' : 'Add this material' }}</v-btn>
+        <v-btn v-if="changing" class="quiet" @click="changing = null">Leave it</v-btn>
+      </form>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    </section>
+    <HandCalibration />
+    <InstrumentForm />
+  </main>
+</template>
+
+<style scoped>
+.shelf {
+  padding: 24px 28px 60px;
+  max-width: 1120px;
+  display: grid;
+  gap: 30px;
+}
+.shelf > * {
+  min-width: 0;
+}
+.title {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  padding-bottom: 10px;
+}
+.glue {
+  display: grid;
+  grid-template-columns: minmax(0, 1.3fr) 130px minmax(0, 1.2fr) minmax(0, 1.4fr) auto;
+  gap: 8px 18px;
+  align-items: center;
+  padding: 11px 0;
+  border-top: 1px solid var(--line);
+}
+.glue > .editor {
+  grid-column: 1 / -1;
+}
+.level {
+  height: 7px;
+  border: 1px solid var(--tick);
+  margin-top: 5px;
+}
+.level i {
+  display: block;
+  height: 100%;
+  background: var(--tick);
+}
+.material {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 2fr) auto;
+  gap: 14px;
+  align-items: center;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+  margin-top: 12px;
+}
+.add .field {
+  flex: 1 1 170px;
+}
+@media (max-width: 900px) {
+  .glue {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .glue > p {
+    grid-column: 1 / -1;
+  }
+}
+@media (max-width: 700px) {
+  .shelf {
+    padding: 18px 16px 40px;
+  }
+}
+</style>

@@ -25,7 +25,7 @@ export interface Margin {
 export function exposuresNamed(brief: Brief): string[] {
   const out: string[] = []
   if (brief.heatC !== null && brief.heatC > 30) out.push(`${brief.heatC} °C`)
-  if (brief.coldC !== null && brief.coldC < 5) out.push(`${brief.coldC} °C cold`)
+  if (brief.coldC !== null && brief.coldC < 5) out.push(`${String(brief.coldC).replace('-', '−')} °C cold`)
   if (brief.water !== null && brief.water !== 'no')
     out.push({ splash: 'splashes', wash: 'washing or rain', soak: 'soaking' }[brief.water])
   if (brief.life === 'years') out.push('years')

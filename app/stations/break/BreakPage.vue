@@ -195,11 +195,10 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
             />
           </div>
           <p v-for="line in kind.how" :key="line" class="small">{{ line }}</p>
-          <p class="goggles"><b class="careful">Goggles on.</b> {{ PULLING_CAUTION }}</p>
         </div>
         <div class="reading">
           <p v-if="kind.force" class="figure num" aria-live="polite">
-            <span>{{ bigNumber }}</span> <small>N</small>
+            <span :class="{ nothing: !live?.load }">{{ bigNumber }}</span> <small>N</small>
             <span v-if="strengthWords" class="strength">{{ strengthWords }}</span>
           </p>
           <WayFields v-model="form" :test="test" :bench="bench.bench!" />
@@ -212,6 +211,7 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
               /></label>
             </div>
           </details>
+          <p class="goggles"><b class="careful">Goggles on.</b> {{ PULLING_CAUTION }}</p>
         </div>
       </div>
       <section aria-labelledby="where">
@@ -333,7 +333,7 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
   gap: 28px;
 }
 .picture {
-  padding: 18px;
+  padding: 8px 12px;
   margin-bottom: 10px;
 }
 .goggles {
@@ -350,6 +350,10 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
   font-weight: 640;
   line-height: 1;
   letter-spacing: -0.02em;
+}
+.nothing {
+  color: var(--tick);
+  font-size: 3rem;
 }
 .figure small {
   font-size: 1.5rem;

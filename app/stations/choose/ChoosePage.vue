@@ -191,20 +191,20 @@ async function decide() {
             >
             <span class="num"
               ><AskWhy :why="() => whyTypical(one, test, scatter)"
-                >{{ typicalWords(one) }}<small v-if="one.summary"> {{ kind.unit }}</small></AskWhy
+                >{{ typicalWords(one) }}<small v-if="one.summary">&nbsp;{{ kind.unit }}</small></AskWhy
               ></span
             >
             <span v-if="one.summary" class="small"
               ><VerdictMark
-                v-if="limit"
+                v-if="limit && one.summary"
                 :tone="passVerdict(one.summary)"
                 :word="
                   { holds: 'holds', careful: 'can’t say yet', fails: 'fails', unknown: 'unknown' }[
                     passVerdict(one.summary)
                   ]
                 "
-            /></span>
-            <span v-if="one.wet" class="small careful">{{ one.wet }} wet</span>
+              /><span v-if="one.wet" class="careful"> · {{ one.wet }} wet</span></span
+            >
           </div>
           <div class="r num" role="cell" data-head="19 in 20 hold">
             <AskWhy v-if="one.summary && one.summary.open !== 'below'" :why="() => whyWeak(one, test, limit)"
@@ -221,8 +221,7 @@ async function decide() {
           <div class="r num" role="cell" data-head="cost each">
             <AskWhy v-if="one.cost" :why="() => whyCost(one, currency)">{{
               showMoney(one.cost.perJoint, currency)
-            }}</AskWhy
-            ><span v-else>–</span>
+            }}</AskWhy><span v-else>–</span>
           </div>
         </div>
       </div>
@@ -297,7 +296,7 @@ async function decide() {
   align-items: center;
 }
 .rows {
-  --columns: minmax(190px, 1.1fr) minmax(200px, 2fr) 92px 70px 78px 78px;
+  --columns: minmax(236px, 1.3fr) minmax(170px, 1.7fr) 88px 62px 68px 74px;
   position: relative;
 }
 .line {

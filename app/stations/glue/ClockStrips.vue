@@ -23,11 +23,20 @@ const rows = computed(() =>
   })),
 )
 const pieces = computed(() => rows.value.flatMap((row) => row.pieces))
+/** The evening's work, with an hour and a half to come; once all is long closed, the cure up to its end. */
 const span = computed(() => {
-  const from = Math.min(props.now, ...pieces.value.map(({ begun }) => begun))
-  const to = Math.max(props.now + 1_800_000, ...pieces.value.map(({ cured, begun }) => cured ?? begun + 3_600_000))
-  return { from, to }
+  const begun = pieces.value.map((piece) => piece.begun)
+  const from = Math.min(props.now, ...begun)
+  const busy = pieces.value.some(({ closed, begun: at }) => (closed ?? at) > props.now - 3 * 3_600_000)
+  const cured = Math.max(...pieces.value.map((piece) => piece.cured ?? 0))
+  return { from, to: busy ? props.now + 5_400_000 : Math.max(cured, props.now + 1_800_000) }
 })
+const end = (piece: { cured: number | null }) => Math.min(piece.cured ?? 0, span.value.to)
+/** When the last piece of a row is cured, said at the right edge where it lies beyond it. */
+const curedWords = (row: { pieces: { cured: number | null }[] }) => {
+  const last = Math.max(0, ...row.pieces.map((piece) => piece.cured ?? 0))
+  return last > span.value.to ? `cured ${momentName(last, props.now)}` : ''
+}
 const x = (at: number) => LEFT + ((at - span.value.from) / (span.value.to - span.value.from)) * (WIDTH - LEFT - 10)
 const ticks = computed(() => {
   const hours = (span.value.to - span.value.from) / 3_600_000
@@ -38,7 +47,10 @@ const ticks = computed(() => {
   const list: { at: number; text: string }[] = []
   for (let at = zero.getTime(); at < span.value.to; at += size)
     if (at >= span.value.from)
-      list.push({ at, text: step >= 12 ? momentName(at, 0).replace(/, 00:00$/, '') : clockTime(at) })
+      list.push({
+        at,
+        text: new Date(at).getHours() === 0 && step >= 12 ? momentName(at, 0).replace(/, 00:00$/, '') : clockTime(at),
+      })
   return list
 })
 </script>
@@ -57,6 +69,7 @@ const ticks = computed(() => {
     </g>
     <g v-for="(row, i) in rows" :key="row.procedure.id" :transform="`translate(0 ${30 + i * 40})`">
       <path :d="`M0 0H${WIDTH}`" class="rule" />
+      <text v-if="curedWords(row)" :x="WIDTH" y="38" text-anchor="end" class="cured-words">{{ curedWords(row) }}</text>
       <text x="0" y="17" class="letter">{{ view.joint.code }}-{{ row.procedure.letter }}</text>
       <text x="0" y="33">{{ row.procedure.name.slice(0, 20) }}</text>
       <g
@@ -68,7 +81,7 @@ const ticks = computed(() => {
         <path v-else :d="`M${x(piece.begun)} 2H${Math.max(x(now), x(piece.begun) + 4)}`" class="open-time" />
         <path
           v-if="piece.closed && piece.cured"
-          :d="`M${x(piece.closed)} 2H${x(piece.cured)}`"
+          :d="`M${x(piece.closed)} 2H${x(end(piece))}`"
           class="cure"
           :class="{ cured: piece.cured <= now }"
         />

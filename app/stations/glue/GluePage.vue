@@ -131,63 +131,84 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <v-btn class="go" :to="{ name: 'plan', params: { joint: view.joint.id } }">Plan coupons</v-btn>
     </div>
     <div v-else class="two">
-      <section v-if="task" class="task card" aria-labelledby="do-this">
-        <div class="what">
-          <TapeLabel size="big">{{ task.coupon.label }}</TapeLabel>
-          <div>
-            <h2 id="do-this">{{ task.step.text }}</h2>
-            <p class="mute">{{ task.procedure.name }} · block {{ task.coupon.block }} of {{ view.round!.blocks }}</p>
+      <div class="left">
+        <section v-if="task" class="task card" aria-labelledby="do-this">
+          <div class="what">
+            <TapeLabel size="big">{{ task.coupon.label }}</TapeLabel>
+            <div>
+              <h2 id="do-this">{{ task.step.text }}</h2>
+              <p class="mute">{{ task.procedure.name }} · block {{ task.coupon.block }} of {{ view.round!.blocks }}</p>
+            </div>
           </div>
-        </div>
-        <div v-if="clock" class="clock" :class="{ late }">
-          <span class="figure num" role="timer">{{ clock.value }}</span>
-          <span class="says"
-            >{{ clock.says
-            }}<template v-if="task.lateAt && !late"
-              ><br /><span class="mute num"
-                >{{ clockTime(task.readyAt) }} to {{ clockTime(task.lateAt) }}</span
-              ></template
-            ></span
-          >
-        </div>
-        <svg v-if="bar" class="window" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
-          <rect width="100" height="4" y="3" class="all" />
-          <rect :x="bar.from" :width="Math.max(0, bar.to - bar.from)" height="4" y="3" class="good" />
-          <rect :x="bar.now - 0.3" width="0.6" height="10" class="here" />
-        </svg>
-        <div v-if="cautions.length" class="care" role="note" aria-label="Before you start">
-          <b class="careful">Before you start</b>
-          <p v-for="hazard in cautions" :key="hazard.id">{{ hazard.show }}</p>
-        </div>
-        <p v-if="early" class="careful">It is early: what you do now is kept with “{{ offWindow(task, now) }}”.</p>
-        <div class="acts">
-          <v-btn class="go bench-size" @click="done">{{ doneWords[task.step.kind] }}<kbd>Space</kbd></v-btn>
-          <v-btn v-if="inBlock.length > 1" class="alt bench-size" @click="doBlock(bench, tasks, task, now)"
-            >{{ doneWords[task.step.kind] }}, all {{ inBlock.length }} of block {{ task.coupon.block }}</v-btn
-          >
-          <v-btn class="alt bench-size" :aria-expanded="writing" @click="writing = !writing"
-            >Something went differently…</v-btn
-          >
-        </div>
-        <form v-if="writing" class="deviation" @submit.prevent="keepNote">
-          <label class="field"
-            ><span>What went differently with {{ task.coupon.label }}?</span
-            ><input v-model="note" class="plain" placeholder="clamp slipped, too much glue, dropped it" autofocus
-          /></label>
-          <v-btn class="go" type="submit">Note it</v-btn>
-        </form>
-      </section>
-      <section v-else class="task card" aria-labelledby="all-glued">
-        <h2 id="all-glued">All {{ view.coupons.length }} coupons are glued</h2>
-        <p v-if="allCured && allCured > now">
-          All are fully cured {{ momentName(allCured, now) }}. Pull them in one session then.
-        </p>
-        <p v-else>All are cured: pull them in one session.</p>
-        <div>
-          <v-btn class="go bench-size" :to="{ name: 'break', params: { joint: view.joint.id } }">Go to the pulls</v-btn>
-        </div>
-      </section>
+          <div v-if="clock" class="clock" :class="{ late }">
+            <span class="figure num" role="timer">{{ clock.value }}</span>
+            <span class="says"
+              >{{ clock.says
+              }}<template v-if="task.lateAt && !late"
+                ><br /><span class="mute num"
+                  >{{ clockTime(task.readyAt) }} to {{ clockTime(task.lateAt) }}</span
+                ></template
+              ></span
+            >
+          </div>
+          <svg v-if="bar" class="window" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
+            <rect width="100" height="4" y="3" class="all" />
+            <rect :x="bar.from" :width="Math.max(0, bar.to - bar.from)" height="4" y="3" class="good" />
+            <rect :x="bar.now - 0.3" width="0.6" height="10" class="here" />
+          </svg>
+          <div v-if="cautions.length" class="care" role="note" aria-label="Before you start">
+            <b class="careful">Before you start</b>
+            <p v-for="hazard in cautions" :key="hazard.id">{{ hazard.show }}</p>
+          </div>
+          <p v-if="early" class="careful">It is early: what you do now is kept with “{{ offWindow(task, now) }}”.</p>
+          <div class="acts">
+            <v-btn class="go bench-size" @click="done">{{ doneWords[task.step.kind] }}<kbd>Space</kbd></v-btn>
+            <v-btn v-if="inBlock.length > 1" class="alt bench-size" @click="doBlock(bench, tasks, task, now)"
+              >{{ doneWords[task.step.kind] }}, all {{ inBlock.length }} of block {{ task.coupon.block }}</v-btn
+            >
+            <v-btn class="alt bench-size" :aria-expanded="writing" @click="writing = !writing"
+              >Something went differently…</v-btn
+            >
+          </div>
+          <form v-if="writing" class="deviation" @submit.prevent="keepNote">
+            <label class="field"
+              ><span>What went differently with {{ task.coupon.label }}?</span
+              ><input v-model="note" class="plain" placeholder="clamp slipped, too much glue, dropped it" autofocus
+            /></label>
+            <v-btn class="go" type="submit">Note it</v-btn>
+          </form>
+        </section>
+        <section v-else class="task card" aria-labelledby="all-glued">
+          <h2 id="all-glued">All {{ view.coupons.length }} coupons are glued</h2>
+          <p v-if="allCured && allCured > now">
+            All are fully cured {{ momentName(allCured, now) }}. Pull them in one session then.
+          </p>
+          <p v-else>All are cured: pull them in one session.</p>
+          <div>
+            <v-btn class="go bench-size" :to="{ name: 'break', params: { joint: view.joint.id } }"
+              >Go to the pulls</v-btn
+            >
+          </div>
+        </section>
 
+        <section v-if="view.coupons.some((coupon) => coupon.stamps.length)" aria-labelledby="clock">
+          <h2 id="clock">Along the clock</h2>
+          <div class="scroll" tabindex="0" role="region" aria-labelledby="clock">
+            <ClockStrips :view="view" :now="now" />
+          </div>
+          <p v-if="allCured" class="mute">What is closed so far is fully cured {{ momentName(allCured, now) }}.</p>
+        </section>
+        <section v-if="view.coupons.some((coupon) => coupon.deviations.length)" aria-labelledby="differently">
+          <h2 id="differently">What went differently</h2>
+          <ul class="deviations">
+            <template v-for="coupon in view.coupons" :key="coupon.id">
+              <li v-for="deviation in coupon.deviations" :key="deviation.at + deviation.text">
+                <TapeLabel>{{ coupon.label }}</TapeLabel> {{ deviation.text }}
+              </li>
+            </template>
+          </ul>
+        </section>
+      </div>
       <div class="aside">
         <section v-if="then.length" aria-labelledby="then">
           <h2 id="then">Then</h2>
@@ -211,7 +232,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           </p>
           <label v-if="curing.length > 1" class="field pick">
             <span class="visually-hidden">Another coupon</span>
-            <select v-model="looked" class="plain">
+            <select
+              class="plain"
+              :value="lookAt.coupon.id"
+              @change="looked = ($event.target as HTMLSelectElement).value"
+            >
               <option v-for="{ coupon } in curing" :key="coupon.id" :value="coupon.id">{{ coupon.label }}</option>
             </select>
           </label>
@@ -231,23 +256,6 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         </section>
       </div>
     </div>
-    <section v-if="view.coupons.some((coupon) => coupon.stamps.length)" aria-labelledby="clock">
-      <h2 id="clock">Along the clock</h2>
-      <div class="scroll" tabindex="0" role="region" aria-labelledby="clock">
-        <ClockStrips :view="view" :now="now" />
-      </div>
-      <p v-if="allCured" class="mute">What is closed so far is fully cured {{ momentName(allCured, now) }}.</p>
-    </section>
-    <section v-if="view.coupons.some((coupon) => coupon.deviations.length)" aria-labelledby="differently">
-      <h2 id="differently">What went differently</h2>
-      <ul class="deviations">
-        <template v-for="coupon in view.coupons" :key="coupon.id">
-          <li v-for="deviation in coupon.deviations" :key="deviation.at + deviation.text">
-            <TapeLabel>{{ coupon.label }}</TapeLabel> {{ deviation.text }}
-          </li>
-        </template>
-      </ul>
-    </section>
   </div>
 </template>
 
@@ -338,9 +346,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 .deviation .field {
   flex: 1;
 }
-.aside {
+.aside,
+.left {
   display: grid;
   gap: 24px;
+  min-width: 0;
+}
+.left > * {
+  min-width: 0;
 }
 .aside h2 {
   margin-bottom: 8px;

@@ -53,16 +53,17 @@ watch(
 watch(planned, fillIn)
 fillIn()
 
-const chance = (n: number) => chanceToRank(n, 1.5)
+const RATIO = 1.3
+const chance = (n: number) => chanceToRank(n, RATIO)
 function whyChance(n: number): Explanation {
   return {
     about: `${n} coupons of each`,
     lines: [
-      `If one glue is really 1.5 times stronger than another, ${n} of each rank the two rightly in ${percent(chance(n))} of such rounds.`,
+      `If one glue is really ${RATIO} times stronger than another, ${n} of each rank the two rightly in ${percent(chance(n))} of such rounds.`,
     ],
     formula: [
       'P = Φ(ln r / (σ · √(2/n)))',
-      `= Φ(ln 1.5 / (${SCATTER_UNTIL_KNOWN} · √(2/${n})))`,
+      `= Φ(ln ${RATIO} / (${SCATTER_UNTIL_KNOWN} · √(2/${n})))`,
       `= ${chance(n).toFixed(3)}`,
     ],
     source: [`σ = ${SCATTER_UNTIL_KNOWN} is the usual scatter of home bond tests, taken until this round has its own.`],
@@ -215,7 +216,7 @@ const enough = computed(() => props.view.procedures.length >= 1)
 
       <section v-if="!planned" aria-labelledby="how-many">
         <h2 id="how-many">How many of each?</h2>
-        <p class="mute">The chance to rank two glues rightly when one is 1.5 times stronger.</p>
+        <p class="mute">The chance to rank two glues rightly when one is {{ RATIO }} times stronger.</p>
         <div class="count" role="radiogroup" aria-labelledby="how-many">
           <label v-for="n in [2, 3, 4, 5, 6, 8]" :key="n" :class="{ on: draft.blocks === n }">
             <input v-model="draft.blocks" type="radio" name="blocks" :value="n" />

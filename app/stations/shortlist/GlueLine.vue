@@ -79,7 +79,7 @@ const choices = computed(() => (props.products.length ? props.products : [null])
 <style scoped>
 .glue {
   display: grid;
-  grid-template-columns: 104px minmax(0, 1fr) 220px 190px;
+  grid-template-columns: 96px minmax(0, 1fr) 170px 170px;
   gap: 6px 18px;
   padding: 13px 0;
   border-top: 1px solid var(--line);
@@ -93,15 +93,6 @@ const choices = computed(() => (props.products.length ? props.products : [null])
 .picked {
   font-weight: 680;
   padding: 8px 0;
-}
-@media (max-width: 1280px) {
-  .glue {
-    grid-template-columns: 104px minmax(0, 1fr) 180px;
-  }
-  .times {
-    grid-column: 2;
-    grid-row: 2;
-  }
 }
 @media (max-width: 700px) {
   .glue {

@@ -107,10 +107,14 @@ const open = computed(() => props.view.progress.openWords)
   gap: 18px;
 }
 .picked {
-  padding: 14px 18px;
-  display: grid;
-  gap: 10px;
-  justify-items: start;
+  padding: 10px 18px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 22px;
+}
+.picked .go {
+  margin-left: auto;
 }
 .picked ul {
   display: flex;

@@ -56,20 +56,20 @@ defineExpose({ close })
   appearance: none;
   background: none;
   border: 0;
-  border-bottom: 2px solid var(--mat);
-  padding: 0 1px;
+  padding: 3px 1px;
   font: inherit;
   font-weight: 650;
-  line-height: 1.45;
-  min-height: 40px;
+  line-height: 1.35;
+  text-decoration: underline var(--mat) 2px;
+  text-underline-offset: 5px;
   cursor: pointer;
   text-align: left;
 }
 :root[data-theme='dark'] .word {
-  border-bottom-color: var(--holds);
+  text-decoration-color: var(--holds);
 }
 .word.open {
-  border-bottom: 2px dashed var(--tick);
+  text-decoration: underline dashed var(--tick) 2px;
   color: var(--mute);
   font-weight: 450;
 }

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { parseQuantity } from '../../core/quantities/parse'
+import { parseMoney } from '../../core/quantities/money'
+import { sayError } from '../../core/messages'
+import { update } from '../../core/records/entry'
+import { useBench } from '../bench/store'
+
+// What force is read with, and what an hour of the maker's work counts.
+const bench = useBench()
+const form = ref({ name: '', limit: '', step: '', rate: '', currency: '' })
+const message = ref('')
+const bad = ref(false)
+watch(
+  () => bench.bench,
+  (now) =>
+    now &&
+    (form.value = {
+      name: now.gauge.name,
+      limit: `${now.gauge.limitN} N`,
+      step: `${now.gauge.resolutionN} N`,
+      rate: String(now.ratePerHour),
+      currency: now.currency,
+    }),
+  { immediate: true },
+)
+async function keep() {
+  try {
+    const limitN = parseQuantity(form.value.limit, 'force', 'N', 'limit').inside
+    const resolutionN = parseQuantity(form.value.step, 'force', 'N', 'smallest step').inside
+    const gauge = { name: form.value.name.trim() || 'scale', limitN, resolutionN }
+    bad.value = !(await bench.write(`Read with: ${gauge.name}`, [
+      update('bench', bench.bench!, {
+        gauge,
+        ratePerHour: parseMoney(form.value.rate || '0'),
+        currency: form.value.currency.trim().slice(0, 6),
+      }),
+    ]))
+    message.value = bad.value ? '' : 'Kept.'
+  } catch (error) {
+    bad.value = true
+    message.value = sayError(error)
+  }
+}
+</script>
+
+<template>
+  <section aria-labelledby="instrument-title">
+    <h2 id="instrument-title">Scale and money</h2>
+    <form @submit.prevent="keep">
+      <label class="field"
+        ><span>Force is read with</span><input v-model="form.name" class="plain" maxlength="60"
+      /></label>
+      <label class="field"
+        ><span>It reads up to</span><input v-model="form.limit" class="plain" placeholder="50 kg"
+      /></label>
+      <label class="field"
+        ><span>in steps of</span><input v-model="form.step" class="plain" placeholder="10 g"
+      /></label>
+      <label class="field"
+        ><span>An hour of my work counts</span><input v-model="form.rate" class="plain" inputmode="decimal"
+      /></label>
+      <label class="field"
+        ><span>Currency</span><input v-model="form.currency" class="plain" maxlength="6" placeholder="€"
+      /></label>
+      <v-btn class="alt" type="submit">Keep these</v-btn>
+    </form>
+    <p v-if="message" :class="bad ? 'problem' : 'holds'" role="status">{{ message }}</p>
+  </section>
+</template>
+
+<style scoped>
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+  margin-top: 10px;
+}
+.field {
+  flex: 1 1 130px;
+}
+</style>

@@ -1,0 +1,110 @@
+import { familyOf } from '../../core/knowledge/families'
+import { parseMoney } from '../../core/quantities/money'
+import { parseNumber, parseQuantity } from '../../core/quantities/parse'
+import { CodedError } from '../../core/errors'
+import { insert, update, type Change } from '../../core/records/entry'
+import type { Adhesive, Material, StockItem } from '../../core/records/shelf'
+import { newId } from '../bench/ids'
+import type { useBench } from '../bench/store'
+
+type Store = ReturnType<typeof useBench>
+
+/** A product as it is typed. Empty label fields mean: as its family usually is. */
+export interface GlueForm {
+  name: string
+  family: string
+  packSize: string
+  packUnit: Adhesive['packUnit']
+  packPrice: string
+  wait: string
+  hold: string
+  handling: string
+  full: string
+  heat: string
+  opened: string
+  expires: string
+  left: string
+}
+
+const asText = (s: number | undefined) =>
+  s === undefined ? '' : s % 3600 === 0 ? `${s / 3600} h` : s % 60 === 0 ? `${s / 60} min` : `${s} s`
+
+export function glueForm(adhesive: Adhesive | null, pack: StockItem | null): GlueForm {
+  return {
+    name: adhesive?.name ?? '', family: adhesive?.family ?? 'pva-tacky', packSize: adhesive ? String(adhesive.packSize) : '', packUnit: adhesive?.packUnit ?? 'ml',
+    packPrice: adhesive ? String(adhesive.packPrice) : '', wait: asText(adhesive?.label.waitMinS), hold: asText(adhesive?.label.holdS), handling: asText(adhesive?.label.handlingS),
+    full: asText(adhesive?.label.fullS), heat: adhesive?.label.serviceMaxC === undefined ? '' : `${adhesive.label.serviceMaxC} °C`,
+    opened: pack?.openedOn ?? '', expires: pack?.expiresOn ?? '', left: pack ? String(Math.round(pack.left * 100)) : '100',
+  } // prettier-ignore
+}
+
+const seconds = (text: string, path: string) =>
+  text.trim() ? Math.round(parseQuantity(text, 'time', 'min', path).inside) : undefined
+
+function labelFrom(form: GlueForm): Adhesive['label'] {
+  const label = {
+    waitMinS: seconds(form.wait, 'wait'),
+    holdS: seconds(form.hold, 'hold'),
+    handlingS: seconds(form.handling, 'handling'),
+    fullS: seconds(form.full, 'full cure'),
+    serviceMaxC: form.heat.trim() ? parseQuantity(form.heat, 'temperature', '°C', 'heat').inside : undefined,
+  }
+  return Object.fromEntries(Object.entries(label).filter(([, value]) => value !== undefined))
+}
+
+/** Writes a product and its pack. @throws CodedError naming the field */
+export async function keepGlue(
+  bench: Store,
+  form: GlueForm,
+  adhesive: Adhesive | null,
+  pack: StockItem | null,
+): Promise<boolean> {
+  if (!form.name.trim())
+    throw new CodedError('missing', 'name', { field: 'What you call it', purpose: 'finding it on the shelf' })
+  const size = parseNumber(form.packSize, 'pack size', '120').value
+  if (size <= 0) throw new CodedError('not-positive', 'pack size', { field: 'The pack size', got: size })
+  const left = parseNumber(form.left, 'left', '80').value
+  if (left < 0 || left > 100)
+    throw new CodedError('out-of-range', 'left', { field: 'What is left, in percent,', low: 0, high: 100, got: left })
+  const record: Adhesive = {
+    id: adhesive?.id ?? newId(), name: form.name.trim(), family: familyOf(form.family).id, packSize: size, packUnit: form.packUnit,
+    packPrice: parseMoney(form.packPrice, 'price'), label: labelFrom(form), note: adhesive?.note ?? '',
+  } // prettier-ignore
+  const stock: StockItem = {
+    id: pack?.id ?? newId(),
+    adhesive: record.id,
+    batch: pack?.batch ?? '',
+    openedOn: form.opened || null,
+    expiresOn: form.expires || null,
+    left: left / 100,
+  }
+  const changes: Change[] = [
+    adhesive ? update('adhesive', adhesive, record) : insert('adhesive', record),
+    pack ? update('stock', pack, stock) : insert('stock', stock),
+  ]
+  return bench.write(`${adhesive ? 'Change' : 'Put on the shelf'}: ${record.name}`, changes, true)
+}
+
+export async function keepMaterial(
+  bench: Store,
+  form: { name: string; classId: string; thickness: string },
+  material: Material | null,
+): Promise<boolean> {
+  if (!form.name.trim())
+    throw new CodedError('missing', 'name', { field: 'What you call it', purpose: 'finding it in the sentence' })
+  const thicknessMm = form.thickness.trim() ? parseQuantity(form.thickness, 'length', 'mm', 'thickness').inside : null
+  if (thicknessMm !== null && thicknessMm <= 0)
+    throw new CodedError('not-positive', 'thickness', { field: 'The thickness', got: thicknessMm })
+  const record: Material = {
+    id: material?.id ?? newId(),
+    name: form.name.trim(),
+    classId: form.classId,
+    thicknessMm,
+    note: material?.note ?? '',
+  }
+  return bench.write(
+    `${material ? 'Change' : 'Add'} material ${record.name}`,
+    [material ? update('material', material, record) : insert('material', record)],
+    true,
+  )
+}

@@ -1,0 +1,116 @@
+import type { Brief } from '../core/records/joint'
+import type { Adhesive } from '../core/records/shelf'
+import type { CouponSize } from '../core/readings/strength'
+import type { TestId } from '../core/readings/tests'
+
+/** A village winter lantern parade and its giant walking heron. Products and people are made up; no brand, no real name. */
+export const build = {
+  name: 'Lantern heron',
+  what: 'Giant walking heron on a back-carried frame for the winter lantern parade: it is danced, rained on, and folds into a van.',
+  budget: 60,
+}
+
+type Glue = Omit<Adhesive, 'id' | 'note' | 'label'> & {
+  key: string
+  label?: Adhesive['label']
+  openedDaysAgo: number | null
+  left: number
+}
+export const glues: Glue[] = [
+  { key: 'milky', name: 'Milky contact, water', family: 'contact-water', packSize: 250, packUnit: 'ml', packPrice: 11.5, openedDaysAgo: 40, left: 0.7 },
+  { key: 'tin', name: 'Tin contact, solvent', family: 'contact-solvent', packSize: 250, packUnit: 'ml', packPrice: 9.2, openedDaysAgo: 95, left: 0.5 },
+  { key: 'textile', name: 'School textile glue', family: 'fabric-glue', packSize: 110, packUnit: 'ml', packPrice: 6.8, openedDaysAgo: 20, left: 0.9 },
+  { key: 'tacky', name: 'Tacky white, big bottle', family: 'pva-tacky', packSize: 500, packUnit: 'ml', packPrice: 9.9, openedDaysAgo: 200, left: 0.6 },
+  { key: 'low', name: 'Low-melt sticks', family: 'hotmelt-low', packSize: 50, packUnit: 'stick', packPrice: 11, openedDaysAgo: null, left: 0.8 },
+  { key: 'high', name: 'Amber sticks, hot nozzle', family: 'hotmelt-high', packSize: 20, packUnit: 'stick', packPrice: 6.4, openedDaysAgo: null, left: 0.45 },
+  { key: 'thin', name: 'Thin instant, 20 g', family: 'ca-thin', packSize: 20, packUnit: 'g', packPrice: 6, openedDaysAgo: 330, left: 0.4 },
+  { key: 'rubbery', name: 'Rubbery instant, 20 g', family: 'ca-flexible', packSize: 20, packUnit: 'g', packPrice: 9.5, openedDaysAgo: 12, left: 0.85 },
+  { key: 'twin', name: 'Slow twin tube', family: 'epoxy-slow', packSize: 50, packUnit: 'ml', packPrice: 12.4, label: { fullS: 129600 }, openedDaysAgo: 60, left: 0.6 },
+  { key: 'clearpu', name: 'Clear tube, damp cure', family: 'pu-clear', packSize: 50, packUnit: 'ml', packPrice: 8.9, openedDaysAgo: 9, left: 0.9 },
+] // prettier-ignore
+
+export const ownMaterials = [
+  {
+    key: 'rib',
+    name: 'Rib foam, grey, 10 mm',
+    classId: 'foam-eva',
+    thicknessMm: 10,
+    note: 'cut edges, skin sanded off',
+  },
+  {
+    key: 'wing',
+    name: 'Wing cloth, thin',
+    classId: 'fabric-synthetic',
+    thicknessMm: 0.2,
+    note: 'old parachute lining, washed',
+  },
+] as const
+
+export interface DemoJoint {
+  code: string
+  name: string
+  /** materials by own key or class id */
+  a: string
+  b: string
+  brief: Partial<Brief> & {
+    aThicknessMm?: number
+    bThicknessMm?: number
+    aState?: Brief['a']['state']
+    bState?: Brief['b']['state']
+  }
+  glues: string[]
+  round: { test: TestId; size: CouponSize; blocks: number; seed: number } | null
+  /** where it stands: all pulled and decided, half pulled, being glued, or no coupon yet */
+  state: 'decided' | 'half-pulled' | 'gluing' | 'asked'
+  /** hours before now at which gluing began */
+  gluedHoursAgo: number
+  reason?: string
+}
+
+const outdoors = {
+  heatC: 30,
+  coldC: -5,
+  water: 'wash',
+  life: 'show',
+  air: 'window',
+  users: [],
+  skin: false,
+} as const satisfies Partial<Brief>
+
+export const joints: DemoJoint[] = [
+  {
+    code: 'H1', name: 'Rib to wing cloth', a: 'wing', b: 'rib', glues: ['milky', 'textile', 'low'],
+    brief: {
+      ...outdoors, aThicknessMm: 0.2, bThicknessMm: 10, aState: 'clean', bState: 'sanded', geometry: 'patch', widthMm: 25, lengthMm: 60, count: 36, loads: ['peel', 'flex'],
+      weightKg: 0.6, share: 0.5, motion: 'danced', gapMm: 0, flex: 'must-flex', look: 'neat', later: [], maxCost: 0.4,
+    },
+    round: { test: 't-peel', size: { widthMm: 25 }, blocks: 4, seed: 2203 }, state: 'decided', gluedHoursAgo: 9 * 24 + 3,
+    reason: 'Holds several times the load, stays soft in the fold, and needs no open window.',
+  },
+  {
+    code: 'H2', name: 'Beak to hinge boss', a: 'thermoform-filled', b: 'print-pla', glues: ['twin', 'rubbery', 'high', 'clearpu'],
+    brief: {
+      ...outdoors, heatC: 45, water: 'splash', aThicknessMm: 1.4, bThicknessMm: 4, aState: 'textured-side', bState: 'sanded', geometry: 'lap', widthMm: 20, lengthMm: 8, count: 2, loads: ['shear', 'impact'],
+      weightKg: 2.4, share: 1, motion: 'dropped', gapMm: 0.2, flex: 'must-be-stiff', look: 'hidden', later: ['paint'], maxCost: 1.5,
+    },
+    round: { test: 'lap-shear', size: { widthMm: 12, overlapMm: 5 }, blocks: 3, seed: 4417 }, state: 'half-pulled', gluedHoursAgo: 75,
+  },
+  {
+    code: 'H3', name: 'Feather to rib', a: 'card', b: 'rib', glues: ['tacky', 'tin', 'milky', 'low'],
+    brief: {
+      ...outdoors, water: 'no', aThicknessMm: 0.8, bThicknessMm: 10, aState: 'clean', bState: 'sanded', geometry: 'edge-strip', widthMm: 20, lengthMm: 30, count: 180, loads: ['peel'],
+      weightKg: 0.02, share: 1, motion: 'danced', gapMm: 0, look: 'neat', later: ['paint'], maxCost: 0.08,
+    },
+    round: { test: 'peel-90', size: { widthMm: 20 }, blocks: 3, seed: 907 }, state: 'gluing', gluedHoursAgo: 0.72,
+  },
+  {
+    code: 'H4', name: 'Eye to socket', a: 'thermoform-clear', b: 'thermoform-filled', glues: [],
+    brief: { aThicknessMm: 2, bThicknessMm: 1.5, aState: 'clean', bState: 'painted-acrylic', geometry: 'butt-edge', widthMm: 3, lengthMm: 90, count: 2, loads: ['torsion', 'impact'], weightKg: 0.12, motion: 'danced', heatC: 50, look: 'clear', air: 'window' },
+    round: null, state: 'asked', gluedHoursAgo: 0,
+  },
+  {
+    code: 'H5', name: 'Strap to lining', a: 'webbing', b: 'felt', glues: ['textile', 'tin'],
+    brief: { ...outdoors, water: 'splash', aThicknessMm: 1.3, bThicknessMm: 1.5, aState: 'clean', bState: 'clean', geometry: 'face-large', widthMm: 40, lengthMm: 120, count: 4, loads: ['shear'], weightKg: 3, share: 0.5, motion: 'danced', gapMm: 0, flex: 'must-flex', look: 'hidden' },
+    round: null, state: 'asked', gluedHoursAgo: 0,
+  },
+] // prettier-ignore

@@ -1,0 +1,38 @@
+import { defineConfig } from '@playwright/test'
+
+const port = 4870
+/** The e2e tests drive the built app, served as it is served to a maker. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 90_000,
+  workers: 2,
+  fullyParallel: true,
+  reporter: [['list'], ['json', { outputFile: '.cache/e2e.json' }]],
+  outputDir: 'test-results',
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+    trace: 'retain-on-failure',
+  },
+  webServer: [
+    { command: 'npx tsx server/main.ts', env: { PORT: String(port) }, port, reuseExistingServer: false },
+    {
+      command: 'npx tsx server/main.ts --demo',
+      env: { PORT: String(port + 1) },
+      port: port + 1,
+      reuseExistingServer: false,
+    },
+  ],
+})
