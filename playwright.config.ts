@@ -4,7 +4,7 @@ const port = 4870
 /** The e2e tests drive the built app, served as it is served to a maker. */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 90_000,
+  timeout: 240_000,
   workers: 2,
   fullyParallel: true,
   reporter: [['list'], ['json', { outputFile: '.cache/e2e.json' }]],

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { reactive } from 'vue'
 import { emptyBench } from '../../core/records/bench'
 import { insert, remove, update, type Change } from '../../core/records/entry'
 import { noTables, type RecordOf, type Tables } from '../../core/records/tables'
@@ -73,6 +74,17 @@ describe('the ledger', () => {
     expect(await again.undo()).toBeNull()
     await again.commit('three', [insert('stock', stock('s2', 1))])
     expect(again.canRedo).toBeNull()
+  })
+
+  it('stores what a page has wrapped in proxies, and the stored one does not change with the page', async () => {
+    const cells = await fresh()
+    const ledger = await opened(cells)
+    const wrapped = reactive({ ...stock('s1', 1) })
+    await ledger.commit('one', [insert('stock', wrapped)])
+    expect(ledger.save.failure).toBeNull()
+    wrapped.left = 0.3
+    expect(ledger.records.get('stock', 's1')?.left).toBe(1)
+    expect((await opened(cells)).records.get('stock', 's1')).toEqual(stock('s1', 1))
   })
 
   it('refuses a record that does not fit, and one that was changed elsewhere, and writes nothing', async () => {

@@ -23,6 +23,9 @@ export interface LedgerTools {
   announce: () => void
 }
 
+/** Records without the proxies that a page may have wrapped around them: a database takes plain data only. */
+const plain = (changes: Change[]): Change[] => JSON.parse(JSON.stringify(changes)) as Change[]
+
 /** Entries that are kept in memory for undo, and read again at the start. */
 const UNDO_DEPTH = 100
 /** Entries after which the tables are rewritten behind the entries. */
@@ -100,7 +103,7 @@ export class Ledger {
    * @throws CodedError wrong-shape, conflict: nothing was written
    */
   commit(label: string, changes: Change[], kind: Entry['kind'] = 'edit', of: string | null = null): Promise<Entry> {
-    const entry: Entry = { id: this.tools.newId(), at: this.tools.now(), label, kind, of, changes }
+    const entry: Entry = { id: this.tools.newId(), at: this.tools.now(), label, kind, of, changes: plain(changes) }
     return this.inTurn(async () => {
       await this.catchUpIfStored()
       checkEntry(entry, (table, id) => this.records.get(table, id))

@@ -48,7 +48,7 @@ const menuOpen = ref(false)
 
 <template>
   <header class="head no-print">
-    <router-link class="name" :to="{ name: 'start' }">
+    <router-link class="name" :to="{ name: 'start' }" aria-label="Paste Bench, the build at a glance">
       <svg viewBox="0 0 46 22" width="40" height="20" aria-hidden="true" focusable="false">
         <path d="M1 2H29V8H1Z M17 13H45V19H17Z" fill="none" stroke="currentColor" stroke-width="1.6" />
         <path d="M17 8H29V13H17Z" fill="var(--glue)" />
@@ -66,7 +66,7 @@ const menuOpen = ref(false)
     </router-link>
     <v-menu v-model="roomOpen" @update:model-value="openRoom">
       <template #activator="{ props }">
-        <button type="button" class="bit num" v-bind="props">
+        <button type="button" class="bit num" v-bind="props" aria-label="Room climate">
           <template v-if="bench.bench?.room"
             >{{ bench.bench.room.tempC }} °C · {{ bench.bench.room.rh }} %<span class="wide"> humidity</span></template
           >
@@ -106,7 +106,7 @@ const menuOpen = ref(false)
     <router-link class="bit" :to="{ name: 'shelf' }">Shelf</router-link>
     <v-menu v-model="menuOpen">
       <template #activator="{ props }">
-        <button type="button" class="bit" v-bind="props">Menu</button>
+        <button type="button" class="bit" v-bind="props" aria-label="Menu">Menu</button>
       </template>
       <div class="sheet menu" @click="menuOpen = false">
         <router-link :to="{ name: 'benches' }">Benches: open, add, read in</router-link>

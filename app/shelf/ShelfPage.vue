@@ -76,7 +76,7 @@ async function keep() {
             </div>
             <p class="small num">
               hold {{ lasting(times(glue).holdS) }}, full cure {{ lasting(times(glue).fullS) }}, to
-              {{ figure(times(glue).serviceMaxC) }} °C
+              {{ Math.round(times(glue).serviceMaxC) }} °C
               <span v-if="Object.keys(glue.label).length" class="mute"> · by its label</span>
             </p>
             <p class="small careful">

@@ -277,7 +277,9 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
           <TapeLabel>{{ one.label }}</TapeLabel>
           <AskWhy :why="() => ask(one)"
             ><span class="num">{{ valueWords(readReading(readingOf(one)!, test).datum) }}</span>
-            <small v-if="readReading(readingOf(one)!, test).datum.kind !== 'leftOut'">{{ kind.unit }}</small></AskWhy
+            <small v-if="readReading(readingOf(one)!, test).datum.kind !== 'leftOut'"
+              >&nbsp;{{ kind.unit }}</small
+            ></AskWhy
           >
           <span :class="toneOf(readingOf(one)!)"
             >{{ placeOf(readingOf(one)!) }}<template v-if="readingOf(one)!.early">, pulled early</template

@@ -67,7 +67,9 @@ const pairs = computed(() => {
           },
     )
 })
-const rows = computed(() => candidates.value.map(({ procedure, summary }) => ({ key: procedure.id, summary })))
+const rows = computed(() =>
+  candidates.value.map(({ procedure, summary }) => ({ key: procedure.id, letter: procedure.letter, summary })),
+)
 const service = computed(() => props.view.joint.brief.inServiceBy)
 
 watch(
@@ -151,24 +153,8 @@ async function decide() {
     </div>
 
     <template v-else-if="analysis">
-      <div
-        class="rows"
-        :style="{ '--row': `${ROW}px`, '--count': candidates.length }"
-        role="table"
-        aria-label="Procedures compared"
-      >
-        <div class="line heads" role="row">
-          <span role="columnheader">procedure, typical strength</span>
-          <span class="chart-head" aria-hidden="true"
-            >● typical, 90 % range <span class="go-text">▲ weak joint</span>
-            <span v-if="limit" class="fails">┆ pass limit</span></span
-          >
-          <span role="columnheader" class="r">19 in 20 hold</span>
-          <span role="columnheader" class="r">margin</span>
-          <span role="columnheader" class="r">to service</span>
-          <span role="columnheader" class="r">cost each</span>
-        </div>
-        <div class="chart-cell" role="presentation">
+      <div class="rows" :style="{ '--row': `${ROW}px`, '--count': candidates.length }">
+        <div class="chart-cell">
           <IntervalChart
             v-if="analysis.procedures.length"
             :rows="rows"
@@ -177,51 +163,64 @@ async function decide() {
             :row-height="ROW"
           />
         </div>
-        <div
-          v-for="(one, i) in candidates"
-          :key="one.procedure.id"
-          class="line"
-          :style="{ '--i': i }"
-          role="row"
-          :class="{ leader: told?.leader === one.procedure.id && told.state !== 'open' }"
-        >
-          <div class="name" role="cell">
-            <b
-              ><TapeLabel>{{ view.joint.code }}-{{ one.procedure.letter }}</TapeLabel> {{ one.procedure.name }}</b
+        <div role="table" aria-label="Procedures compared">
+          <div class="line heads" role="row">
+            <span role="columnheader">procedure, typical strength</span>
+            <span class="chart-head" aria-hidden="true"
+              >● typical, 90 % range <span class="go-text">▲ weak joint</span>
+              <span v-if="limit" class="fails">┆ pass limit</span></span
             >
-            <span class="num"
-              ><AskWhy :why="() => whyTypical(one, test, scatter)"
-                >{{ typicalWords(one) }}<small v-if="one.summary">&nbsp;{{ kind.unit }}</small></AskWhy
-              ></span
-            >
-            <span v-if="one.summary" class="small"
-              ><VerdictMark
-                v-if="limit && one.summary"
-                :tone="passVerdict(one.summary)"
-                :word="
-                  { holds: 'holds', careful: 'can’t say yet', fails: 'fails', unknown: 'unknown' }[
-                    passVerdict(one.summary)
-                  ]
-                "
-              /><span v-if="one.wet" class="careful"> · {{ one.wet }} wet</span></span
-            >
+            <span role="columnheader" class="r">19 in 20 hold</span>
+            <span role="columnheader" class="r">margin</span>
+            <span role="columnheader" class="r">to service</span>
+            <span role="columnheader" class="r">cost each</span>
           </div>
-          <div class="r num" role="cell" data-head="19 in 20 hold">
-            <AskWhy v-if="one.summary && one.summary.open !== 'below'" :why="() => whyWeak(one, test, limit)"
-              >{{ figure(one.summary.weakJoint.low95) }} <small>{{ kind.unit }}</small></AskWhy
-            ><span v-else>–</span>
-          </div>
-          <div class="r num" role="cell" data-head="margin">
-            <AskWhy v-if="one.margin" :why="() => whyMargin(one, test)">{{ figure(one.margin.times) }} ×</AskWhy
-            ><span v-else>–</span>
-          </div>
-          <div class="r num" role="cell" data-head="to service">
-            <AskWhy :why="() => whyCure(one)">{{ lasting(one.cureS) }}</AskWhy>
-          </div>
-          <div class="r num" role="cell" data-head="cost each">
-            <AskWhy v-if="one.cost" :why="() => whyCost(one, currency)">{{
-              showMoney(one.cost.perJoint, currency)
-            }}</AskWhy><span v-else>–</span>
+          <div
+            v-for="(one, i) in candidates"
+            :key="one.procedure.id"
+            class="line"
+            :style="{ '--i': i }"
+            role="row"
+            :class="{ leader: told?.leader === one.procedure.id && told.state !== 'open' }"
+          >
+            <div class="name" role="cell">
+              <b
+                ><TapeLabel>{{ view.joint.code }}-{{ one.procedure.letter }}</TapeLabel> {{ one.procedure.name }}</b
+              >
+              <span class="num"
+                ><AskWhy :why="() => whyTypical(one, test, scatter)"
+                  >{{ typicalWords(one) }}<small v-if="one.summary">&nbsp;{{ kind.unit }}</small></AskWhy
+                ></span
+              >
+              <span v-if="one.summary" class="small"
+                ><VerdictMark
+                  v-if="limit && one.summary"
+                  :tone="passVerdict(one.summary)"
+                  :word="
+                    { holds: 'holds', careful: 'can’t say yet', fails: 'fails', unknown: 'unknown' }[
+                      passVerdict(one.summary)
+                    ]
+                  "
+                /><span v-if="one.wet" class="careful"> · {{ one.wet }} wet</span></span
+              >
+            </div>
+            <div class="r num" role="cell" data-head="19 in 20 hold">
+              <AskWhy v-if="one.summary && one.summary.open !== 'below'" :why="() => whyWeak(one, test, limit)"
+                >{{ figure(one.summary.weakJoint.low95) }} <small>{{ kind.unit }}</small></AskWhy
+              ><span v-else>–</span>
+            </div>
+            <div class="r num" role="cell" data-head="margin">
+              <AskWhy v-if="one.margin" :why="() => whyMargin(one, test)">{{ figure(one.margin.times) }} ×</AskWhy
+              ><span v-else>–</span>
+            </div>
+            <div class="r num" role="cell" data-head="to service">
+              <AskWhy :why="() => whyCure(one)">{{ lasting(one.cureS) }}</AskWhy>
+            </div>
+            <div class="r num" role="cell" data-head="cost each">
+              <AskWhy v-if="one.cost" :why="() => whyCost(one, currency)">{{
+                showMoney(one.cost.perJoint, currency)
+              }}</AskWhy><span v-else>–</span>
+            </div>
           </div>
         </div>
       </div>

@@ -7,7 +7,7 @@ import { figure } from '../../look/figures'
 
 // The procedures as intervals on one logarithmic scale, a row each, with the limit marked.
 const props = defineProps<{
-  rows: { key: string; summary: ProcedureSummary | null }[]
+  rows: { key: string; letter: string; summary: ProcedureSummary | null }[]
   limit: number | null
   unit: string
   rowHeight: number
@@ -65,6 +65,20 @@ function traces(right: number): Data[] {
   })
 }
 
+/** Where the rows' names stand elsewhere (a phone), each interval bears its procedure's letter. */
+const letters = () =>
+  window.matchMedia('(max-width: 760px)').matches
+    ? props.rows.map(({ letter }, i) => ({
+        xref: 'paper' as const,
+        x: 0,
+        xanchor: 'left' as const,
+        yref: 'y' as const,
+        y: -i,
+        text: `<b>${letter}</b>`,
+        showarrow: false,
+      }))
+    : []
+
 async function draw() {
   plotly ??= await loadPlotly()
   await nextTick()
@@ -83,7 +97,7 @@ async function draw() {
     shapes: [
       ...(props.limit ? [{ type: 'line' as const, x0: props.limit, x1: props.limit, y0: 0, y1: 1, yref: 'paper' as const, line: { color: colour('fails'), width: 1.5, dash: 'dash' as const } }] : []),
     ],
-    annotations: open.map((i) => ({ x: to, y: -i, ax: -14, ay: 0, xref: 'x' as const, yref: 'y' as const, showarrow: true, arrowhead: 2, arrowwidth: 2, arrowcolor: colour('ink'), text: '' })),
+    annotations: [...letters(), ...open.map((i) => ({ x: to, y: -i, ax: -14, ay: 0, xref: 'x' as const, yref: 'y' as const, showarrow: true, arrowhead: 2, arrowwidth: 2, arrowcolor: colour('ink'), text: '' }))],
   }, chartConfig) // prettier-ignore
 }
 

@@ -17,8 +17,14 @@ const bench = useBench()
 const why = useWhy()
 const now = useNow()
 const tasks = computed(() => tasksOf(props.view.coupons, props.view.procedures, now.value))
-const task = computed<GlueTask | null>(() => tasks.value[0] ?? null)
-const then = computed(() => tasks.value.slice(1, 4))
+const keyOf = (one: GlueTask) => `${one.coupon.id} ${one.step.id}`
+// What is shown stays until it is done: a task that becomes due must not slip under the finger. It shows in "Then".
+const held = ref<string | null>(null)
+const task = computed<GlueTask | null>(
+  () => tasks.value.find((one) => keyOf(one) === held.value && one.readyAt <= now.value) ?? tasks.value[0] ?? null,
+)
+watch(task, (one) => (held.value = one && keyOf(one)), { immediate: true })
+const then = computed(() => tasks.value.filter((one) => one !== task.value).slice(0, 3))
 const family = computed(() => (task.value ? familyTimes(bench, task.value.procedure) : null))
 // Preparing needs no glue; from applying on, what the glue gives off counts.
 const cautions = computed(() =>
@@ -193,7 +199,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
         <section v-if="view.coupons.some((coupon) => coupon.stamps.length)" aria-labelledby="clock">
           <h2 id="clock">Along the clock</h2>
-          <div class="scroll" tabindex="0" role="region" aria-labelledby="clock">
+          <div class="scroll" tabindex="0" role="group" aria-label="The strips, to be scrolled sideways">
             <ClockStrips :view="view" :now="now" />
           </div>
           <p v-if="allCured" class="mute">What is closed so far is fully cured {{ momentName(allCured, now) }}.</p>
@@ -214,11 +220,20 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           <h2 id="then">Then</h2>
           <ol>
             <li v-for="next in then" :key="next.coupon.id">
-              <span class="num when">{{
+              <span class="num when" :class="{ due: next.since && next.readyAt <= now }">{{
                 next.readyAt > now ? clockTime(next.readyAt) : next.since ? 'now' : 'free'
               }}</span>
               <span>{{ capital(next.step.kind.replace('-', ' ')) }}</span>
-              <TapeLabel>{{ next.coupon.label }}</TapeLabel>
+              <button
+                type="button"
+                class="first"
+                :aria-label="`Do ${next.coupon.label} first`"
+                title="Do this one first"
+                :disabled="next.readyAt > now"
+                @click="held = keyOf(next)"
+              >
+                <TapeLabel>{{ next.coupon.label }}</TapeLabel>
+              </button>
             </li>
           </ol>
         </section>
@@ -368,6 +383,19 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 }
 .when {
   font-weight: 680;
+}
+.when.due {
+  color: var(--go);
+}
+.first {
+  appearance: none;
+  background: none;
+  border: 0;
+  padding: 6px 0;
+  cursor: pointer;
+}
+.first:disabled {
+  cursor: default;
 }
 .pick {
   margin: 6px 0;

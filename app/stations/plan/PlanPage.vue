@@ -191,20 +191,24 @@ const enough = computed(() => props.view.procedures.length >= 1)
           <li v-for="line in kind.how" :key="line">{{ line }}</li>
         </ol>
         <div class="limit">
-          <label class="field">
-            <span>Counts as a pass from, {{ kind.unit }} <AskWhy :why="whyLimit">why?</AskWhy></span>
-            <span v-if="planned && limitLocked(view)" class="num locked">
+          <div class="field">
+            <div>
+              <label for="pass-limit">Counts as a pass from, {{ kind.unit }}</label>
+              <AskWhy :why="whyLimit">why?</AskWhy>
+            </div>
+            <output v-if="planned && limitLocked(view)" id="pass-limit" class="num locked">
               {{ view.round!.passLimit === null ? 'no limit was set' : `${view.round!.passLimit} ${kind.unit}` }}
-            </span>
+            </output>
             <input
               v-else
+              id="pass-limit"
               v-model="limitText"
               class="plain"
               inputmode="decimal"
               placeholder="your own limit"
               @change="planned && changeLimit()"
             />
-          </label>
+          </div>
           <p v-if="planned && limitLocked(view)" class="mute small">
             Locked at the first pull<template v-if="view.round!.passSetAt"
               >; set {{ momentName(view.round!.passSetAt, now) }}</template
@@ -219,7 +223,13 @@ const enough = computed(() => props.view.procedures.length >= 1)
         <p class="mute">The chance to rank two glues rightly when one is {{ RATIO }} times stronger.</p>
         <div class="count" role="radiogroup" aria-labelledby="how-many">
           <label v-for="n in [2, 3, 4, 5, 6, 8]" :key="n" :class="{ on: draft.blocks === n }">
-            <input v-model="draft.blocks" type="radio" name="blocks" :value="n" />
+            <input
+              v-model="draft.blocks"
+              type="radio"
+              name="blocks"
+              :value="n"
+              :aria-label="`${n} of each, ${percent(chance(n))}`"
+            />
             <b class="num">{{ n }}</b>
             <span class="num">{{ percent(chance(n)) }}</span>
           </label>

@@ -34,15 +34,18 @@ defineExpose({ close })
 <template>
   <v-menu v-model="open" location="bottom start" max-width="420" @update:model-value="onOpen">
     <template #activator="{ props: activator }">
-      <button
-        type="button"
-        class="word"
-        :class="{ open: !props.text, num: props.number }"
+      <!-- A span, not a button: buttons cannot break over two lines, and these are words of a sentence. -->
+      <span
         v-bind="activator"
+        class="word"
+        role="button"
+        tabindex="0"
+        :class="{ open: !props.text, num: props.number }"
         :aria-label="`${props.label}: ${props.text || 'open'}`"
+        @keydown.enter.prevent="($event.currentTarget as HTMLElement).click()"
+        @keydown.space.prevent="($event.currentTarget as HTMLElement).click()"
+        >{{ props.text || props.ask }}</span
       >
-        {{ props.text || props.ask }}
-      </button>
     </template>
     <div ref="body" class="sheet" role="group" :aria-label="props.label" @keydown.esc.stop="close">
       <slot :close="close" />
@@ -53,9 +56,6 @@ defineExpose({ close })
 
 <style scoped>
 .word {
-  appearance: none;
-  background: none;
-  border: 0;
   padding: 3px 1px;
   font: inherit;
   font-weight: 650;

@@ -1,0 +1,65 @@
+import AxeBuilder from '@axe-core/playwright'
+import { demoServer, expect, openBench, test } from './maker'
+
+const views: Record<string, string> = {
+  start: '/', ask: '/joint/h4/ask', shortlist: '/joint/h5/shortlist', plan: '/joint/h5/plan', planned: '/joint/h2/plan', glue: '/joint/h3/glue', break: '/joint/h2/break',
+  choose: '/joint/h2/choose', decided: '/joint/h1/choose', card: '/joint/h1/card', shelf: '/shelf', benches: '/benches', history: '/history', lost: '/nowhere',
+} // prettier-ignore
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`axe finds nothing on any view, ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
+    await openBench(page, demoServer)
+    for (const [name, path] of Object.entries(views)) {
+      await page.goto(demoServer + path)
+      await expect(page.locator('h1').first()).toBeAttached()
+      if (name === 'choose' || name === 'decided') await expect(page.locator('.chart .main-svg').first()).toBeVisible()
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      expect(
+        violations.map(
+          ({ id, nodes }) =>
+            `${name}: ${id} ${nodes
+              .map((node) => node.target.join(' '))
+              .slice(0, 3)
+              .join(' | ')}`,
+        ),
+      ).toEqual([])
+    }
+  })
+
+test('axe finds nothing in open words, menus and the Why sheet', async ({ page }) => {
+  await openBench(page, demoServer)
+  const check = async (name: string) => {
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    expect(violations.map(({ id, nodes }) => `${name}: ${id} ${nodes[0]?.target.join(' ')}`)).toEqual([])
+  }
+  await page.goto(`${demoServer}/joint/h4/ask`)
+  await page.getByRole('button', { name: /^Material of side A/ }).click()
+  await expect(page.getByLabel('Find a material')).toBeFocused()
+  await check('material word')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Menu' }).click()
+  await check('menu')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('/')
+  await check('find')
+  await page.keyboard.press('Escape')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.locator('.ask-why').first().click()
+  await expect(page.locator('#why')).toBeVisible()
+  await check('why sheet')
+})
+
+test('nothing overflows at 390 × 844, nor at 200 % zoom', async ({ page }) => {
+  await openBench(page, demoServer)
+  for (const [width, height] of [[390, 844], [640, 400]] as const) {
+    await page.setViewportSize({ width, height })
+    for (const [name, path] of Object.entries(views)) {
+      await page.goto(demoServer + path)
+      await expect(page.locator('h1').first()).toBeAttached()
+      if (name === 'choose' || name === 'decided') await expect(page.locator('.chart .main-svg').first()).toBeVisible()
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+      expect(over, `${name} at ${width}`).toBeLessThanOrEqual(0)
+    }
+  }
+}) // prettier-ignore

@@ -1,0 +1,115 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { demoServer, expect, openBench, plannedJoint, test } from './maker'
+
+test('the demo bench opens at the first visit, is reset and removed without touching the maker’s own', async ({
+  page,
+}) => {
+  await openBench(page, demoServer)
+  await expect(page.locator('.lines li')).toHaveCount(5)
+  await expect(page.locator('.today .num.when').first()).toBeVisible()
+  await page.goto(`${demoServer}/benches`)
+  await page.getByLabel('A new, empty bench').fill('Own bench')
+  await page.getByRole('button', { name: 'Start this bench' }).click()
+  await expect(page.getByRole('heading', { name: 'Start with one joint' })).toBeVisible()
+  await page.getByLabel(/what do you call/i).fill('Mine')
+  await page.getByRole('button', { name: 'Ask about this joint' }).click()
+  await page.goto(`${demoServer}/benches`)
+  await page.getByRole('button', { name: 'Reset the demo' }).click()
+  await expect(page.getByText('The demo bench is as it was')).toBeVisible()
+  await page.getByRole('button', { name: 'Take away Lantern heron' }).click()
+  await page.getByRole('button', { name: 'Take it away for good' }).click()
+  await expect(page.locator('main li')).toHaveCount(1)
+  // It does not come back by itself, and the own bench is whole.
+  await page.goto(demoServer)
+  await expect(page.locator('.lines li')).toContainText('Mine')
+})
+
+test('a bench file goes out and comes in; newer and damaged ones are refused whole', async ({ page }, info) => {
+  await openBench(page, demoServer)
+  await page.getByRole('button', { name: 'Menu' }).click()
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save a bench file' }).click()
+  const path = info.outputPath('heron.json')
+  await (await download).saveAs(path)
+  const text = readFileSync(path, 'utf8')
+  const give = async (content: string) => {
+    const file = info.outputPath('given.json')
+    writeFileSync(file, content)
+    await page.setInputFiles('input[type="file"]', file)
+  }
+  await page.goto(`${demoServer}/benches`)
+  await give(text)
+  await expect(page.getByText(/Read in “Lantern heron” with 5 joints and 19 readings/)).toBeVisible()
+  await expect(page.locator('main li')).toHaveCount(2)
+  await give(text.replace('"version": 2', '"version": 9'))
+  await expect(page.getByText(/has version 9; this app knows up to 2/)).toBeVisible()
+  await give(text.replace('"geometry": "lap"', '"geometry": "knot"'))
+  await expect(page.getByText(/damaged at tables\.joint\.1\.brief\.geometry/)).toBeVisible()
+  await give(text.slice(0, 5000))
+  await expect(page.getByText(/damaged at/)).toBeVisible()
+  await expect(page.locator('main li')).toHaveCount(2)
+  // A file of version 1: the dates of the packs stood in the adhesive.
+  const old = JSON.parse(text)
+  old.version = 1
+  old.tables.adhesive.forEach((glue: Record<string, unknown>) => (glue['openedOn'] = '2026-01-02'))
+  delete old.tables.stock
+  await give(JSON.stringify(old))
+  await expect(page.getByText(/brought over from version 1/)).toBeVisible()
+})
+
+test('a second tab shows the edits of the first within a second', async ({ page, context }) => {
+  await openBench(page)
+  await page.getByLabel(/what do you call/i).fill('Wing')
+  const other = await context.newPage()
+  await openBench(other)
+  await page.getByRole('button', { name: 'Ask about this joint' }).click()
+  await expect(other.locator('.lines li')).toContainText('Wing', { timeout: 1000 })
+  // And an undo in the second takes it back in the first.
+  await other.getByRole('banner').getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('There is nothing at this address')).toBeVisible({ timeout: 1000 })
+})
+
+test('a full storage is said at once, nothing is lost, a file is offered, and it is saved when there is room again', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put
+    IDBObjectStore.prototype.put = function (value: unknown, key?: IDBValidKey) {
+      if ((window as unknown as { full?: boolean }).full && String(key).startsWith('entry'))
+        throw new DOMException('The quota has been exceeded.', 'QuotaExceededError')
+      return put.call(this, value, key)
+    }
+  })
+  await openBench(page)
+  await plannedJoint(page, ['contact-water', 'hotmelt-high'], 2)
+  await page.evaluate(() => ((window as unknown as { full: boolean }).full = true))
+  await page.getByRole('link', { name: 'Start gluing' }).click()
+  await page.locator('.task .v-btn.go').click()
+  await expect(page.getByRole('alert')).toContainText('Not saved')
+  await expect(page.getByRole('alert')).toContainText('quota')
+  await expect(page.locator('.saved')).toHaveText('not saved')
+  await expect(page.locator('#do-this')).not.toContainText('Closed')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save a bench file' }).click()
+  const saved = JSON.parse(readFileSync((await (await download).path())!, 'utf8'))
+  expect(saved.tables.coupon.some((coupon: { stamps: unknown[] }) => coupon.stamps.length === 1)).toBe(true)
+  await page.evaluate(() => ((window as unknown as { full: boolean }).full = false))
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('alert')).toBeHidden()
+  await page.reload()
+  await expect(page.locator('.strips')).toBeVisible()
+})
+
+test('a blocked storage is said at once, and the bench works in memory', async ({ page }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('The operation is insecure.', 'SecurityError')
+    }
+  })
+  await page.goto('/')
+  await expect(page.getByRole('alert')).toContainText('Not saved')
+  await page.getByLabel(/what do you call/i).fill('Held in memory')
+  await page.getByRole('button', { name: 'Ask about this joint' }).click()
+  await expect(page.getByLabel('Name of the joint')).toHaveValue('Held in memory')
+  await expect(page.getByRole('button', { name: 'Save a bench file' })).toBeVisible()
+})

@@ -1,0 +1,95 @@
+import { expect, test as base, type Locator, type Page } from '@playwright/test'
+
+/** Where the two servers stand: with an empty bench, and with the demo bench. */
+export const emptyServer = 'http://localhost:4870'
+export const demoServer = 'http://localhost:4871'
+
+/** Every test fails on an error in the console: a page can look right to assertions and be broken to the eye. */
+export const test = base.extend<{ consoleErrors: string[] }>({
+  consoleErrors: [
+    async ({ page }, use) => {
+      const errors: string[] = []
+      page.on('console', (message) => message.type() === 'error' && errors.push(message.text()))
+      page.on('pageerror', (error) => errors.push(error.message))
+      await use(errors)
+      expect(errors, 'errors in the console').toEqual([])
+    },
+    { auto: true },
+  ],
+})
+export { expect }
+
+export const word = (page: Page, label: string): Locator => page.getByRole('button', { name: new RegExp(`^${label}:`) })
+const popover = (page: Page, label: string): Locator => page.getByRole('group', { name: label, exact: true })
+
+/** Opens a word of the sentence and takes one of its answers. */
+export async function pick(page: Page, label: string, ...choices: string[]): Promise<void> {
+  await word(page, label).click()
+  for (const choice of choices) await popover(page, label).getByRole('button', { name: choice }).first().click()
+  const done = popover(page, label).getByRole('button', { name: 'Done' })
+  if (await done.isVisible()) await done.click()
+  await expect(popover(page, label)).toBeHidden()
+}
+
+/** Opens a word and types its number. */
+export async function type(page: Page, label: string, text: string): Promise<void> {
+  await word(page, label).click()
+  await popover(page, label).getByRole('textbox').fill(text)
+  await popover(page, label).getByRole('button', { name: 'Set' }).click()
+  await expect(popover(page, label)).toBeHidden()
+}
+
+export async function openBench(page: Page, server = emptyServer): Promise<void> {
+  await page.goto(server)
+  await expect(page.locator('.saved')).toHaveText('saved')
+}
+
+export async function askAbout(page: Page, name: string): Promise<void> {
+  await page.getByLabel(/what do you call/i).fill(name)
+  await page.getByRole('button', { name: 'Ask about this joint' }).click()
+  await expect(page.getByLabel('Name of the joint')).toHaveValue(name)
+}
+
+export const station = (page: Page, name: string) =>
+  page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: new RegExp(name) })
+    .click()
+
+export const testGlue = (page: Page, family: string) =>
+  page.locator(`li[data-family="${family}"]`).getByRole('button', { name: /^Test/ }).click()
+
+/** A joint with glues picked and coupons planned, ready to be glued. */
+export async function plannedJoint(page: Page, families: string[], coupons: number): Promise<void> {
+  await askAbout(page, 'Rib to cover')
+  await pick(page, 'Material of side A', 'Closed-cell EVA foam sheet')
+  await pick(page, 'Material of side B', 'Woven cotton')
+  await pick(page, 'Shape of the joint', 'a lap')
+  await pick(page, 'How it is loaded', 'pulled sideways')
+  await station(page, 'Shortlist')
+  for (const family of families) await testGlue(page, family)
+  await page.getByRole('link', { name: 'Plan their coupons' }).click()
+  await page.getByRole('radio', { name: new RegExp(`^${coupons} of each`) }).check({ force: true })
+  await page.getByRole('button', { name: /^Plan \d+ coupons/ }).click()
+  await expect(page.getByRole('heading', { name: 'Glue in this order' })).toBeVisible()
+}
+
+/** Works through all gluing steps, letting the clock run where a step has to wait. Needs page.clock. */
+export async function glueAll(page: Page): Promise<void> {
+  const action = page.locator('.task .v-btn.go')
+  const done = page.getByRole('heading', { name: /coupons are glued/ })
+  const label = page.locator('.task .tape.big')
+  const what = page.locator('#do-this')
+  for (let i = 0; i < 200 && !(await done.isVisible()); i++) {
+    if (await page.getByText(/until it may be/).isVisible()) {
+      await page.clock.fastForward(5 * 60_000)
+      continue
+    }
+    const before = `${await label.textContent()} ${await what.textContent()}`
+    await action.click()
+    await expect
+      .poll(async () => ((await done.isVisible()) ? '' : `${await label.textContent()} ${await what.textContent()}`))
+      .not.toBe(before)
+  }
+  await expect(done).toBeVisible()
+}
