@@ -76,20 +76,20 @@ export async function plannedJoint(page: Page, families: string[], coupons: numb
 
 /** Works through all gluing steps, letting the clock run where a step has to wait. Needs page.clock. */
 export async function glueAll(page: Page): Promise<void> {
-  const action = page.locator('.task .v-btn.go')
   const done = page.getByRole('heading', { name: /coupons are glued/ })
-  const label = page.locator('.task .tape.big')
-  const what = page.locator('#do-this')
+  // What is shown, read in one go: coupon and step, but not its running clock.
+  const shown = () =>
+    page.evaluate(
+      () => `${document.querySelector('.task .tape')?.textContent} ${document.querySelector('.task h2')?.textContent}`,
+    )
   for (let i = 0; i < 200 && !(await done.isVisible()); i++) {
     if (await page.getByText(/until it may be/).isVisible()) {
       await page.clock.fastForward(5 * 60_000)
       continue
     }
-    const before = `${await label.textContent()} ${await what.textContent()}`
-    await action.click()
-    await expect
-      .poll(async () => ((await done.isVisible()) ? '' : `${await label.textContent()} ${await what.textContent()}`))
-      .not.toBe(before)
+    const before = await shown()
+    await page.locator('.task .v-btn.go').click()
+    await expect.poll(shown).not.toBe(before)
   }
   await expect(done).toBeVisible()
 }

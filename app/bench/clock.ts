@@ -8,6 +8,12 @@ let users = 0
 let timer: ReturnType<typeof setInterval> | undefined
 const tick = () => (current.value = now())
 
+/** The time for a stamp; what is shown is brought up to it, so that no stamp lies in the future of the screen. */
+export function stampNow(): number {
+  tick()
+  return current.value
+}
+
 /** The time, in ms, once a second while someone looks; set at once when a sleeping laptop or tab wakes. */
 export function useNow(): Readonly<Ref<number>> {
   tick()

@@ -8,7 +8,7 @@ export function figure(value: number): string {
   if (size >= 100) return value.toFixed(0)
   if (size >= 10) return value.toFixed(1)
   if (size >= 1) return value.toFixed(2)
-  return size >= 0.001 ? value.toPrecision(2).replace(/^(-?0\.0*\d)$/, '$1') : value.toExponential(1)
+  return size >= 1e-5 ? value.toPrecision(2).replace(/^(-?0\.0*\d)$/, '$1') : value.toExponential(1)
 }
 
 export const percent = (share: number): string =>

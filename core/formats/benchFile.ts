@@ -36,7 +36,9 @@ type LooseTables = Record<string, Loose[]>
 export const migrations: Record<number, (tables: LooseTables) => LooseTables> = {
   1: (tables) => ({
     ...tables,
-    adhesive: (tables['adhesive'] ?? []).map(({ openedOn: _opened, expiresOn: _expires, ...rest }) => rest),
+    adhesive: (tables['adhesive'] ?? []).map((adhesive) =>
+      Object.fromEntries(Object.entries(adhesive).filter(([key]) => key !== 'openedOn' && key !== 'expiresOn')),
+    ),
     stock: (tables['adhesive'] ?? [])
       .filter((adhesive) => adhesive['openedOn'] != null || adhesive['expiresOn'] != null)
       .map((adhesive) => ({

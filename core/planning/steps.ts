@@ -59,7 +59,10 @@ export function usualSteps(times: Family, a: MaterialClass | null, b: MaterialCl
       times.waitMinS,
       times.waitMaxS,
     )
-  add('close', closeWords[times.mechanism])
+  add(
+    'close',
+    both && times.mechanism === 'evaporate-water' ? closeWords['evaporate-solvent'] : closeWords[times.mechanism],
+  )
   add('hold', `Hold still ${inWords(times.holdS)}`, times.holdS)
   if (times.clamp === 'clamp' || times.clamp === 'press')
     add(

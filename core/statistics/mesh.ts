@@ -26,8 +26,14 @@ function peakOf(curve: LogCurve, start: number, scale: number): number {
   let low = start
   let high = start
   let step = scale
-  if (curve(start).slope > 0) while (curve((high += step)).slope > 0) ((low = high), (step *= 2))
-  else while (curve((low -= step)).slope < 0) ((high = low), (step *= 2))
+  const uphill = curve(start).slope > 0 ? 1 : -1
+  for (let at = start + uphill * step; curve(at).slope * uphill > 0; at += uphill * step) {
+    if (uphill > 0) low = at
+    else high = at
+    step *= 2
+  }
+  if (uphill > 0) high = low + step
+  else low = high - step
   for (let i = 0; i < 60 && high - low > 1e-4 * scale; i++) {
     const middle = (low + high) / 2
     if (curve(middle).slope > 0) low = middle
@@ -40,7 +46,10 @@ function peakOf(curve: LogCurve, start: number, scale: number): number {
 function edgeOf(curve: LogCurve, peak: number, top: number, scale: number, side: 1 | -1): number {
   let inner = 0
   let outer = scale
-  while (top - curve(peak + side * outer).log < DEPTH) ((inner = outer), (outer *= 2))
+  while (top - curve(peak + side * outer).log < DEPTH) {
+    inner = outer
+    outer *= 2
+  }
   for (let i = 0; i < 8; i++) {
     const middle = (inner + outer) / 2
     if (top - curve(peak + side * middle).log < DEPTH) inner = middle

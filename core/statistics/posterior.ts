@@ -68,7 +68,10 @@ function peakBetween(f: (s: number) => number, a: number, b: number): number {
 function fallFrom(f: (s: number) => number, peak: number, top: number, side: 1 | -1): number {
   let inner = 0
   let outer = 0.1
-  while (top - f(peak + side * outer) < DEPTH && outer < 200) ((inner = outer), (outer *= 1.6))
+  while (top - f(peak + side * outer) < DEPTH && outer < 200) {
+    inner = outer
+    outer *= 1.6
+  }
   for (let i = 0; i < 4; i++) {
     const middle = (inner + outer) / 2
     if (top - f(peak + side * middle) < DEPTH) inner = middle

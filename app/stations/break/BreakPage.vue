@@ -9,7 +9,7 @@ import { interpret, sizeOf, type Interpreted } from '../../../core/readings/inte
 import { testKinds } from '../../../core/readings/tests'
 import type { Reading } from '../../../core/records/reading'
 import type { Coupon } from '../../../core/records/round'
-import { useNow } from '../../bench/clock'
+import { stampNow, useNow } from '../../bench/clock'
 import { hatchOf, type JointView } from '../../bench/jointView'
 import { placeOf, readReading, toneOf, valueWords } from '../../bench/settled'
 import { useBench } from '../../bench/store'
@@ -96,8 +96,8 @@ async function log() {
   try {
     lastWay = form.value.way
     const saved = logged.value
-      ? await correctPull(bench, coupon.value.label, logged.value, test.value, form.value, now.value)
-      : await logPull(bench, coupon.value, procedure.value, test.value, form.value, now.value)
+      ? await correctPull(bench, coupon.value.label, logged.value, test.value, form.value, stampNow())
+      : await logPull(bench, coupon.value, procedure.value, test.value, form.value, stampNow())
     if (saved) {
       why.reset()
       chosen.value = null

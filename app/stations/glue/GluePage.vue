@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { hazardsOf } from '../../../core/knowledge/hazards'
 import { closedAt, curedFrom, tasksOf, type GlueTask } from '../../../core/planning/gluing'
 import { cureStates } from '../../../core/records/round'
-import { useNow } from '../../bench/clock'
+import { stampNow, useNow } from '../../bench/clock'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { capital, clockTime, countdown, lasting, momentName, plural } from '../../look/figures'
@@ -63,13 +63,13 @@ const bar = computed(() => {
 })
 
 async function done() {
-  if (task.value) await doStep(bench, task.value, now.value)
+  if (task.value) await doStep(bench, task.value, stampNow())
 }
 const writing = ref(false)
 const note = ref('')
 async function keepNote() {
   if (!task.value || !note.value.trim()) return
-  if (await noteDeviation(bench, task.value.coupon, note.value.trim(), now.value)) {
+  if (await noteDeviation(bench, task.value.coupon, note.value.trim(), stampNow())) {
     note.value = ''
     writing.value = false
   }
@@ -169,7 +169,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           <p v-if="early" class="careful">It is early: what you do now is kept with “{{ offWindow(task, now) }}”.</p>
           <div class="acts">
             <v-btn class="go bench-size" @click="done">{{ doneWords[task.step.kind] }}<kbd>Space</kbd></v-btn>
-            <v-btn v-if="inBlock.length > 1" class="alt bench-size" @click="doBlock(bench, tasks, task, now)"
+            <v-btn v-if="inBlock.length > 1" class="alt bench-size" @click="doBlock(bench, tasks, task, stampNow())"
               >{{ doneWords[task.step.kind] }}, all {{ inBlock.length }} of block {{ task.coupon.block }}</v-btn
             >
             <v-btn class="alt bench-size" :aria-expanded="writing" @click="writing = !writing"
@@ -260,7 +260,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
               v-for="state in cureStates"
               :key="state"
               class="alt bench-size"
-              @click="checkCure(bench, lookAt.coupon, state, now)"
+              @click="checkCure(bench, lookAt.coupon, state, stampNow())"
               >{{ state }}</v-btn
             >
           </div>

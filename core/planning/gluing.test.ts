@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest'
+import { families, familyOf } from '../knowledge/families'
+import { materialClassOf } from '../knowledge/materials'
+import { openBrief } from '../records/joint'
+import type { Coupon, Procedure } from '../records/round'
+import { closedAt, curedFrom, stampsFor, taskOf, tasksOf } from './gluing'
+import { openKeyWords, progressOf } from './progress'
+import { fullCureS, handsOnMinutes, timesOf, usualSteps } from './steps'
+
+const MIN = 60_000
+const procedureOf = (family: string, letter = 'A'): Procedure => ({
+  id: `p${letter}`, joint: 'j', letter, name: family, family, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, steps: usualSteps(familyOf(family), null, null),
+}) // prettier-ignore
+const couponOf = (procedure: Procedure, block = 1, glueAt = 0): Coupon => ({
+  id: `${procedure.letter}${block}`, round: 'r', procedure: procedure.id, block, label: `H1-${procedure.letter}${block}`, glueAt, pullAt: 0, size: {}, stamps: [], deviations: [],
+}) // prettier-ignore
+
+/** Does the next step of a coupon at a time, as the app does. */
+function step(coupon: Coupon, procedure: Procedure, at: number): Coupon {
+  return { ...coupon, stamps: [...coupon.stamps, ...stampsFor(taskOf(coupon, procedure)!, at)] }
+}
+
+describe('the usual steps', () => {
+  it('follow the family: contact glue waits on both faces, instant glue is closed in its open time', () => {
+    const kinds = (family: string) => usualSteps(familyOf(family), null, null).map(({ kind }) => kind)
+    expect(kinds('contact-solvent')).toEqual([
+      'prepare-a',
+      'prepare-b',
+      'apply',
+      'wait',
+      'close',
+      'hold',
+      'clamp',
+      'cure',
+    ])
+    expect(kinds('ca-thin')).toEqual(['prepare-a', 'prepare-b', 'apply', 'close', 'hold', 'cure'])
+    const apply = usualSteps(familyOf('ca-gel'), null, null).find(({ kind }) => kind === 'apply')!
+    expect(apply.maxS).toBe(40)
+  })
+  it('prepare each face as its material asks, and take the label before the table', () => {
+    const steps = usualSteps(timesOf(familyOf('epoxy-slow'), { fullS: 1000 }), materialClassOf('foam-eva'), null)
+    expect(steps[0]!.text).toBe(materialClassOf('foam-eva').prep)
+    expect(fullCureS(steps)).toBe(1000)
+  })
+  it('make sense for every family: a bond is applied, closed and cured, ids unlike, windows the right way round', () => {
+    for (const family of families) {
+      const steps = usualSteps(family, null, null)
+      expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length)
+      for (const kind of ['apply', 'close', 'cure']) expect(steps.filter((one) => one.kind === kind)).toHaveLength(1)
+      for (const { minS, maxS } of steps) expect(maxS === null || maxS >= minS, family.id).toBe(true)
+      expect(handsOnMinutes(steps)).toBeGreaterThan(0)
+    }
+  })
+})
+
+describe('gluing along the clock', () => {
+  const contact = procedureOf('contact-solvent')
+  const glued = [0, 1, 2].reduce((coupon) => step(coupon, contact, 5 * MIN), couponOf(contact))
+  it('opens the closing window from the glue going on: 10 to 40 minutes', () => {
+    const task = taskOf(glued, contact)!
+    expect(task.step.kind).toBe('close')
+    expect([task.readyAt, task.lateAt]).toEqual([15 * MIN, 45 * MIN])
+  })
+  it('starts holding with closing, and the cure from there', () => {
+    const closed = step(glued, contact, 20 * MIN)
+    expect(closedAt(closed, contact)).toBe(20 * MIN)
+    expect(curedFrom(closed, contact)).toBe(20 * MIN + 172_800_000)
+    expect(taskOf(closed, contact)!.step.kind).toBe('clamp')
+    const clamped = step(closed, contact, 21 * MIN)
+    expect(taskOf(clamped, contact)).toBeNull()
+  })
+  it('puts first what is begun and soonest too late, then fresh pieces in glue order, then what still waits', () => {
+    const instant = procedureOf('ca-gel', 'B')
+    const wet = [0, 1, 2].reduce((coupon) => step(coupon, instant, 9 * MIN), couponOf(instant))
+    const fresh = [couponOf(contact, 3, 8), couponOf(contact, 2, 7)]
+    const order = tasksOf([glued, wet, ...fresh], [contact, instant], 9 * MIN + 20_000).map(({ coupon }) => coupon.id)
+    expect(order).toEqual(['B1', 'A2', 'A3', 'A1'])
+  })
+})
+
+describe('where a joint stands', () => {
+  const brief = {
+    ...openBrief(),
+    geometry: 'lap' as const,
+    loads: [],
+    heatC: 20,
+    water: 'no' as const,
+    air: 'window' as const,
+    a: { material: 'card', thicknessMm: null, state: null },
+    b: { material: 'wood', thicknessMm: null, state: null },
+  }
+  const contact = procedureOf('contact-solvent')
+  const round = { id: 'r' } as never
+  it('goes through the stations as records come', () => {
+    const done = Array.from({ length: 5 }).reduce<Coupon>((coupon) => step(coupon, contact, 0), couponOf(contact))
+    const at = (...args: Parameters<typeof progressOf>) => progressOf(...args)
+    expect(at(openBrief(), [], null, [], [], null, 0)).toMatchObject({ at: 'ask', openWords: 7 })
+    expect(at(brief, [], null, [], [], null, 0)).toMatchObject({ at: 'shortlist', openWords: 0 })
+    expect(at(brief, [contact], null, [], [], null, 0).at).toBe('plan')
+    expect(at(brief, [contact], round, [couponOf(contact)], [], null, 0)).toMatchObject({ at: 'glue', closed: 0 })
+    expect(at(brief, [contact], round, [done], [], null, 0)).toMatchObject({
+      at: 'break',
+      closed: 1,
+      cured: 0,
+      nextCuredAt: 172_800_000,
+    })
+    expect(at(brief, [contact], round, [done], [{ coupon: done.id } as never], null, 9e9)).toMatchObject({
+      at: 'choose',
+      pulled: 1,
+      cured: 1,
+    })
+  })
+  it('takes an empty list of loads for an answer, and an open one for none', () => {
+    expect(openKeyWords(brief)).toEqual([])
+    expect(openKeyWords({ ...brief, loads: null })).toEqual(['loads'])
+  })
+})

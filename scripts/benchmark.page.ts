@@ -1,0 +1,120 @@
+import { bruteForce } from '../core/statistics/__tests__/bruteForce'
+import { emptyBench } from '../core/records/bench'
+import { openBrief } from '../core/records/joint'
+import { insert } from '../core/records/entry'
+import type { Reading } from '../core/records/reading'
+import { noTables, type Tables } from '../core/records/tables'
+import { families } from '../core/knowledge/families'
+import { materialClassOf } from '../core/knowledge/materials'
+import { seededRandom, normalDraw } from '../core/planning/random'
+import type { ModelReading } from '../core/statistics/data'
+import { screen } from '../core/screening/screen'
+import { situationOf } from '../core/screening/situation'
+import { newId } from '../app/bench/ids'
+import { Ledger } from '../app/bench/ledger'
+import { browserStorage, dropBrowserStorage } from '../app/bench/storage'
+import { benchWorker } from '../app/workers/client'
+
+const say = (text: string) => console.log(text)
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
+async function timed(run: () => unknown): Promise<number> {
+  const start = performance.now()
+  await run()
+  return performance.now() - start
+}
+const plain = { now: () => Date.now(), newId, exclusive: <T>(work: () => Promise<T>) => work(), announce: () => {} }
+
+async function analysis() {
+  const random = seededRandom(12)
+  const readings: ModelReading[] = Array.from({ length: 96 }, (_, i) => {
+    const procedure = `P${i % 8}`
+    const value = Math.exp((i % 8) * 0.1 + 0.25 * normalDraw(random))
+    return random() < 0.25
+      ? { procedure, kind: 'atLeast', low: value }
+      : random() < 0.15
+        ? { procedure, kind: 'between', low: 0.9 * value, high: 1.1 * value }
+        : { procedure, kind: 'exact', value }
+  })
+  const client = benchWorker()
+  const ask = () => client.analyse({ required: 0.8, readings, ratios: [['P7', 'P0']] })
+  await ask()
+  const ours = median(
+    await Promise.all([0, 1, 2].map(() => timed(ask))).then(async () => [
+      await timed(ask),
+      await timed(ask),
+      await timed(ask),
+    ]),
+  )
+  // A naive grid of the same accuracy: 0.5 % on quantiles wants steps of about 0.005 in ln strength.
+  const naive = await timed(() =>
+    bruteForce(readings, { sFrom: -3, sTo: 0.5, sSteps: 60, muFrom: -4, muTo: 5, muSteps: 1800 }),
+  )
+  say(
+    `analysis of 8 procedures × 12 readings in the worker: naive grid takes ${(naive / ours).toFixed(1)} times as long`,
+  )
+}
+
+function benchOf(count: number): Tables {
+  const reading = (i: number): Reading => ({ id: `r${i}`, coupon: `c${i}`, at: i, raw: { way: 'gauge', value: 9 + (i % 7), unit: 'kgf', tareKg: 0 }, outcome: { end: 'broke', places: { tornA: 0, offA: 0, glue: 100, offB: 0, tornB: 0 } }, size: { widthMm: 25, overlapMm: 12 }, early: null, note: '', setAside: null, corrected: [] }) // prettier-ignore
+  const joints = Array.from({ length: 20 }, (_, i) => ({
+    id: `j${i}`,
+    build: 'b',
+    code: `B${i + 1}`,
+    name: `Joint ${i}`,
+    createdAt: 0,
+    brief: openBrief(),
+  }))
+  const procedure = (i: number) => ({ id: `p${i}`, joint: `j${i % 20}`, letter: 'ABCDEFGHIJ'[Math.floor(i / 20)]!, name: `Glue ${i}`, family: 'ca-gel', adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, steps: [] }) // prettier-ignore
+  const coupon = (i: number) => ({ id: `c${i}`, round: `r${i % 20}`, procedure: `p${i % 200}`, block: 1, label: `B1-A${i + 1}`, glueAt: i, pullAt: i, size: {}, stamps: [], deviations: [] }) // prettier-ignore
+  return { ...noTables(), bench: [emptyBench('x', 'Big', 0)], build: [{ id: 'b', name: 'Big', inServiceBy: null, budget: null, what: '' }], joint: joints, procedure: Array.from({ length: 200 }, (_, i) => procedure(i)), coupon: Array.from({ length: count }, (_, i) => coupon(i)), reading: Array.from({ length: count }, (_, i) => reading(i)) } // prettier-ignore
+}
+
+async function saving() {
+  const perSave: number[] = []
+  let open = 0
+  let openSmall = 0
+  for (const count of [10, 10_000]) {
+    const id = `benchmark-${count}-${newId()}`
+    await new Ledger(browserStorage(id), plain).start(benchOf(count))
+    const ledger = new Ledger(browserStorage(id), plain)
+    const took = await timed(() => ledger.open())
+    if (count === 10) openSmall = took
+    else open = took
+    const one = ledger.records.all('reading')[0]!
+    const times: number[] = []
+    for (let i = 0; i < 120; i++)
+      times.push(await timed(() => ledger.commit('Pull', [insert('reading', { ...one, id: `new${i}` })])))
+    perSave.push(median(times))
+    await dropBrowserStorage(id)
+  }
+  say(
+    `saving one reading: at 10,000 readings ${(perSave[1]! / perSave[0]!).toFixed(2)} times the time at 10 (wanted: below 1.5)`,
+  )
+  say(
+    `opening a bench of 20 joints, 200 procedures, 10,000 readings: ${(open / openSmall).toFixed(1)} times an empty one (${open.toFixed(0)} ms here)`,
+  )
+}
+
+function screening() {
+  const brief = {
+    ...openBrief(),
+    geometry: 'lap' as const,
+    widthMm: 60,
+    lengthMm: 60,
+    loads: ['peel' as const],
+    heatC: 50,
+    water: 'wash' as const,
+  }
+  const [a, b] = [materialClassOf('foam-eva'), materialClassOf('print-pla')]
+  const all = () => families.map((family) => screen(situationOf(brief, a, b, family)))
+  for (let i = 0; i < 50; i++) all()
+  const start = performance.now()
+  for (let i = 0; i < 200; i++) all()
+  const each = (performance.now() - start) / 200
+  say(`screening all ${families.length} families for one brief: ${(each / 5).toFixed(3)} of the 5 ms allowed`)
+}
+
+await analysis()
+await saving()
+screening()
+document.body.dataset['done'] = 'yes'

@@ -1,0 +1,77 @@
+// npm run screenshots: the main views of the demo bench as PNG in docs/screenshots/. The app's clock is set, so that they change only with the views.
+import { spawn } from 'node:child_process'
+import { mkdirSync } from 'node:fs'
+import { chromium as browserType } from '@playwright/test'
+import { build, chromium, installChromium, installPackages, root } from './ready.mjs'
+
+installPackages()
+installChromium()
+build()
+const port = 4881
+const server = spawn('npx', ['tsx', 'server/main.ts', '--demo'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(port) },
+  stdio: 'ignore',
+  detached: true,
+})
+const views = [
+  ['start', '/'],
+  ['ask', '/joint/h4/ask'],
+  ['shortlist', '/joint/h2/shortlist'],
+  ['plan', '/joint/h5/plan'],
+  ['glue', '/joint/h3/glue'],
+  ['break', '/joint/h2/break'],
+  ['choose', '/joint/h2/choose'],
+  ['card', '/joint/h1/card'],
+  ['shelf', '/shelf'],
+]
+try {
+  await new Promise((done) => setTimeout(done, 3000))
+  const browser = await browserType.launch({
+    executablePath: chromium,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  })
+  mkdirSync(`${root}docs/screenshots`, { recursive: true })
+  const shoot = async (options, list, suffix = '') => {
+    const page = await browser.newPage(options)
+    await page.clock.setFixedTime(new Date('2026-11-24T18:40:00'))
+    await page.goto(`http://localhost:${port}/`)
+    await page.waitForTimeout(1500)
+    for (const [name, path] of list) {
+      await page.goto(`http://localhost:${port}${path}`)
+      await page.waitForTimeout(1800)
+      if (name === 'break') {
+        await page.locator('#reading-text').fill('16.6 kgf')
+        await page.getByRole('button', { name: /^in the glue/ }).click()
+        await page.getByRole('button', { name: '10 % more off B' }).click()
+        await page.getByRole('button', { name: '10 % more off B' }).click()
+        await page.mouse.move(0, 0)
+        await page.evaluate(() => document.activeElement?.blur())
+      }
+      await page.screenshot({ path: `${root}docs/screenshots/${name}${suffix}.png` })
+    }
+    await page.close()
+  }
+  await shoot({ viewport: { width: 1280, height: 800 } }, views)
+  await shoot(
+    { viewport: { width: 390, height: 844 } },
+    views.filter(([name]) => name === 'break'),
+    '-phone',
+  )
+  await shoot(
+    { viewport: { width: 1280, height: 800 }, colorScheme: 'dark' },
+    views.filter(([name]) => name === 'glue'),
+    '-dark',
+  )
+  await browser.close()
+} finally {
+  process.kill(-server.pid)
+}
