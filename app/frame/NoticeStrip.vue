@@ -1,12 +1,24 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { useBench } from '../bench/store'
 
 const bench = useBench()
 const shown = ref(false)
+let timer: ReturnType<typeof setTimeout> | undefined
+// A plain message goes by itself (undo stays in the head); a refusal stays until it is closed or the page changes.
 watch(
   () => bench.notice,
-  (notice) => (shown.value = notice !== null),
+  (notice) => {
+    shown.value = notice !== null
+    clearTimeout(timer)
+    if (notice?.tone === 'plain') timer = setTimeout(() => (shown.value = false), 8000)
+  },
+)
+const route = useRoute()
+watch(
+  () => route.path,
+  () => bench.notice?.tone === 'bad' && (shown.value = false),
 )
 </script>
 
@@ -23,16 +35,18 @@ watch(
 <style scoped>
 .notice-place {
   position: fixed;
-  left: 16px;
-  bottom: 16px;
+  /* over the head's name, where nothing else has to be pressed; undo stays in reach at its right */
+  left: 8px;
+  top: 4px;
   z-index: 3000;
-  max-width: min(560px, calc(100vw - 32px));
+  max-width: min(470px, calc(100vw - 16px));
 }
 .notice {
   display: flex;
   align-items: center;
   gap: 8px;
-  padding: 4px 6px 4px 16px;
+  padding: 0 6px 0 14px;
+  color: var(--ink);
   background: var(--card);
   border: 1px solid var(--ink);
   border-left: 6px solid var(--holds);
@@ -40,11 +54,6 @@ watch(
 }
 .notice.bad {
   border-left-color: var(--fails);
-}
-@media (max-width: 700px) {
-  .notice-place {
-    bottom: 76px;
-  }
 }
 @media print {
   .notice-place {
