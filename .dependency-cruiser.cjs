@@ -41,7 +41,12 @@ module.exports = {
       to: { path: '^app/(stations|frame|shelf)/' },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'no-orphan-imports', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(pinia|vuetify/|plotly.js|vite/client)' } },
+    {
+      name: 'no-orphan-imports',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '^(pinia|vuetify/|plotly.js|vite/client)' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
