@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { demoServer, expect, openBench, plannedJoint, test } from './maker'
+import { askAbout, demoServer, expect, openBench, plannedJoint, test } from './maker'
 
 test('the demo bench opens at the first visit, is reset and removed without touching the maker’s own', async ({
   page,
@@ -11,8 +11,7 @@ test('the demo bench opens at the first visit, is reset and removed without touc
   await page.getByLabel('A new, empty bench').fill('Own bench')
   await page.getByRole('button', { name: 'Start this bench' }).click()
   await expect(page.getByRole('heading', { name: 'Start with one joint' })).toBeVisible()
-  await page.getByLabel(/what do you call/i).fill('Mine')
-  await page.getByRole('button', { name: 'Ask about this joint' }).click()
+  await askAbout(page, 'Mine')
   await page.goto(`${demoServer}/benches`)
   await page.getByRole('button', { name: 'Reset the demo' }).click()
   await expect(page.getByText('The demo bench is as it was')).toBeVisible()
