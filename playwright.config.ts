@@ -6,6 +6,8 @@ export default defineConfig({
   testDir: 'e2e',
   timeout: 240_000,
   workers: 2,
+  // A slow shared machine may stall one test; a second failure is a real one. Locally none is repeated.
+  retries: process.env['CI'] ? 1 : 0,
   fullyParallel: true,
   reporter: [['list'], ['json', { outputFile: '.cache/e2e.json' }]],
   outputDir: 'test-results',
