@@ -15,7 +15,7 @@ import type { Coupon, Procedure, Round } from '../core/records/round'
 import { noTables, type Tables } from '../core/records/tables'
 import { analyse } from '../core/statistics/analyse'
 import { testKinds } from '../core/readings/tests'
-import { build, glues, joints, ownMaterials, type DemoJoint } from './scenario'
+import { build, glues, houseRules, joints, ownMaterials, type DemoJoint } from './scenario'
 import { simulatePull } from './simulator'
 
 const HOUR = 3_600_000
@@ -50,18 +50,24 @@ export function buildDemoBench(now: number, seed = 20261212): Tables {
     budget: build.budget,
     inServiceBy: dayOf(now + 18 * 24 * HOUR),
   })
-  for (const { key, openedDaysAgo, left, label, ...glue } of glues) {
-    tables.adhesive.push({ id: key, ...glue, label: label ?? {}, note: '' })
+  for (const { key, openedDaysAgo, left, label, aliases, ...glue } of glues) {
+    tables.adhesive.push({ id: key, ...glue, aliases: aliases ?? [], label: label ?? {}, note: '' })
     tables.stock.push({
       id: `${key}-pack`,
       adhesive: key,
       batch: '',
+      boughtOn: openedDaysAgo === null ? null : dayOf(now - (openedDaysAgo + 6) * 24 * HOUR),
       openedOn: openedDaysAgo === null ? null : dayOf(now - openedDaysAgo * 24 * HOUR),
       expiresOn: null,
       left,
     })
   }
   for (const { key, ...material } of ownMaterials) tables.material.push({ id: key, ...material })
+  for (const { key, lookAgainInDays, ...rule } of houseRules)
+    tables.houseRule.push({
+      id: key, family: null, adhesive: null, material: null, ...rule,
+      since: now - 15 * 24 * HOUR, lookAgainOn: dayOf(now + lookAgainInDays * 24 * HOUR),
+    }) // prettier-ignore
   joints.forEach((scene, i) => addJoint(tables, scene, now, seededRandom(seed + 1 + i), now - (12 - i) * 24 * HOUR))
   tables.cureCheck.push(...cureChecks(tables, random, now))
   return tables
@@ -73,8 +79,8 @@ function briefOf(scene: DemoJoint, inServiceBy: string | null): Brief {
     ...openBrief(),
     ...rest,
     inServiceBy,
-    a: { material: scene.a, thicknessMm: aThicknessMm, state: aState },
-    b: { material: scene.b, thicknessMm: bThicknessMm, state: bState },
+    a: { material: scene.a, thicknessMm: aThicknessMm, state: aState, traits: [] },
+    b: { material: scene.b, thicknessMm: bThicknessMm, state: bState, traits: [] },
   }
 }
 

@@ -10,15 +10,16 @@ export const build = {
   budget: 60,
 }
 
-type Glue = Omit<Adhesive, 'id' | 'note' | 'label'> & {
+type Glue = Omit<Adhesive, 'id' | 'note' | 'label' | 'aliases'> & {
   key: string
+  aliases?: string[]
   label?: Adhesive['label']
   openedDaysAgo: number | null
   left: number
 }
 export const glues: Glue[] = [
   { key: 'milky', name: 'Milky contact, water', family: 'contact-water', packSize: 250, packUnit: 'ml', packPrice: 11.5, openedDaysAgo: 40, left: 0.7 },
-  { key: 'tin', name: 'Tin contact, solvent', family: 'contact-solvent', packSize: 250, packUnit: 'ml', packPrice: 9.2, openedDaysAgo: 95, left: 0.5 },
+  { key: 'tin', name: 'Tin contact, solvent', aliases: ['Cobbler’s tin'], family: 'contact-solvent', packSize: 250, packUnit: 'ml', packPrice: 9.2, openedDaysAgo: 95, left: 0.5 },
   { key: 'textile', name: 'School textile glue', family: 'fabric-glue', packSize: 110, packUnit: 'ml', packPrice: 6.8, openedDaysAgo: 20, left: 0.9 },
   { key: 'tacky', name: 'Tacky white, big bottle', family: 'pva-tacky', packSize: 500, packUnit: 'ml', packPrice: 9.9, openedDaysAgo: 200, left: 0.6 },
   { key: 'low', name: 'Low-melt sticks', family: 'hotmelt-low', packSize: 50, packUnit: 'stick', packPrice: 11, openedDaysAgo: null, left: 0.8 },
@@ -28,6 +29,14 @@ export const glues: Glue[] = [
   { key: 'twin', name: 'Slow twin tube', family: 'epoxy-slow', packSize: 50, packUnit: 'ml', packPrice: 12.4, label: { fullS: 129600 }, openedDaysAgo: 60, left: 0.6 },
   { key: 'clearpu', name: 'Clear tube, damp cure', family: 'pu-clear', packSize: 50, packUnit: 'ml', packPrice: 8.9, openedDaysAgo: 9, left: 0.9 },
 ] // prettier-ignore
+
+/** A rule of the house, tied to what made it. */
+export const houseRules = [
+  {
+    key: 'no-solvent-indoors', name: 'No solvent glue indoors', verdict: 'block', mechanism: 'evaporate-solvent', where: 'indoors',
+    reason: 'Headaches in the shed last winter, door shut against the frost.', grade: 'own test', evidence: 'Two evenings in January', lookAgainInDays: 140,
+  },
+] as const // prettier-ignore
 
 export const ownMaterials = [
   {
@@ -70,7 +79,13 @@ export interface DemoJoint {
 const outdoors = {
   heatC: 30,
   coldC: -5,
-  water: 'wash',
+  water: 'splash',
+  sun: false,
+  stakes: [],
+  heatNear: false,
+  roomM3: 45,
+  repositionS: 0,
+  perEvening: 12,
   life: 'show',
   air: 'window',
   users: [],
@@ -90,7 +105,7 @@ export const joints: DemoJoint[] = [
   {
     code: 'H2', name: 'Beak to hinge boss', a: 'thermoform-filled', b: 'print-pla', glues: ['twin', 'rubbery', 'high', 'clearpu'],
     brief: {
-      ...outdoors, heatC: 45, water: 'splash', aThicknessMm: 1.4, bThicknessMm: 4, aState: 'textured-side', bState: 'sanded', geometry: 'lap', widthMm: 20, lengthMm: 8, count: 2, loads: ['shear', 'impact'],
+      ...outdoors, heatC: 45, aThicknessMm: 1.4, bThicknessMm: 4, aState: 'textured-side', bState: 'sanded', geometry: 'lap', widthMm: 20, lengthMm: 8, count: 2, loads: ['shear', 'impact'],
       weightKg: 2.4, share: 1, motion: 'dropped', gapMm: 0.2, flex: 'must-be-stiff', look: 'hidden', later: ['paint'], maxCost: 1.5,
     },
     round: { test: 'lap-shear', size: { widthMm: 12, overlapMm: 5 }, blocks: 3, seed: 4417 }, state: 'half-pulled', gluedHoursAgo: 75,
@@ -110,7 +125,7 @@ export const joints: DemoJoint[] = [
   },
   {
     code: 'H5', name: 'Strap to lining', a: 'webbing', b: 'felt', glues: ['textile', 'tin'],
-    brief: { ...outdoors, water: 'splash', aThicknessMm: 1.3, bThicknessMm: 1.5, aState: 'clean', bState: 'clean', geometry: 'face-large', widthMm: 40, lengthMm: 120, count: 4, loads: ['shear'], weightKg: 3, share: 0.5, motion: 'danced', gapMm: 0, flex: 'must-flex', look: 'hidden' },
+    brief: { ...outdoors, aThicknessMm: 1.3, bThicknessMm: 1.5, aState: 'clean', bState: 'clean', geometry: 'face-large', widthMm: 40, lengthMm: 120, count: 4, loads: ['shear'], weightKg: 3, share: 0.5, motion: 'danced', gapMm: 0, flex: 'must-flex', look: 'hidden' },
     round: null, state: 'asked', gluedHoursAgo: 0,
   },
 ] // prettier-ignore

@@ -21,6 +21,12 @@ export interface GlueForm {
   handling: string
   full: string
   heat: string
+  gap: string
+  water: '' | 'no' | 'splash' | 'wash' | 'soak'
+  hazards: string[] | null
+  aliases: string
+  batch: string
+  bought: string
   opened: string
   expires: string
   left: string
@@ -34,6 +40,8 @@ export function glueForm(adhesive: Adhesive | null, pack: StockItem | null): Glu
     name: adhesive?.name ?? '', family: adhesive?.family ?? 'pva-tacky', packSize: adhesive ? String(adhesive.packSize) : '', packUnit: adhesive?.packUnit ?? 'ml',
     packPrice: adhesive ? String(adhesive.packPrice) : '', wait: asText(adhesive?.label.waitMinS), hold: asText(adhesive?.label.holdS), handling: asText(adhesive?.label.handlingS),
     full: asText(adhesive?.label.fullS), heat: adhesive?.label.serviceMaxC === undefined ? '' : `${adhesive.label.serviceMaxC} °C`,
+    gap: adhesive?.label.gapMaxMm === undefined ? '' : `${adhesive.label.gapMaxMm} mm`, water: adhesive?.label.water ?? '', hazards: adhesive?.label.hazards ?? null,
+    aliases: adhesive?.aliases.join(', ') ?? '', batch: pack?.batch ?? '', bought: pack?.boughtOn ?? '',
     opened: pack?.openedOn ?? '', expires: pack?.expiresOn ?? '', left: pack ? String(Math.round(pack.left * 100)) : '100',
   } // prettier-ignore
 }
@@ -48,9 +56,16 @@ function labelFrom(form: GlueForm): Adhesive['label'] {
     handlingS: seconds(form.handling, 'handling'),
     fullS: seconds(form.full, 'full cure'),
     serviceMaxC: form.heat.trim() ? parseQuantity(form.heat, 'temperature', '°C', 'heat').inside : undefined,
+    gapMaxMm: form.gap.trim() ? parseQuantity(form.gap, 'length', 'mm', 'gap').inside : undefined,
+    water: form.water || undefined,
+    hazards: form.hazards?.length ? (form.hazards as Adhesive['label']['hazards']) : undefined,
   }
   return Object.fromEntries(Object.entries(label).filter(([, value]) => value !== undefined))
 }
+
+/** Other names, between commas; the product's own name is none of them. */
+const namesFrom = (text: string, name: string) =>
+  [...new Set(text.split(',').map((one) => one.trim()))].filter((one) => one && one !== name.trim())
 
 /** Writes a product and its pack. @throws CodedError naming the field */
 export async function keepGlue(
@@ -67,13 +82,14 @@ export async function keepGlue(
   if (left < 0 || left > 100)
     throw new CodedError('out-of-range', 'left', { field: 'What is left, in percent,', low: 0, high: 100, got: left })
   const record: Adhesive = {
-    id: adhesive?.id ?? newId(), name: form.name.trim(), family: familyOf(form.family).id, packSize: size, packUnit: form.packUnit,
+    id: adhesive?.id ?? newId(), name: form.name.trim(), family: familyOf(form.family).id, aliases: namesFrom(form.aliases, form.name), packSize: size, packUnit: form.packUnit,
     packPrice: parseMoney(form.packPrice, 'price'), label: labelFrom(form), note: adhesive?.note ?? '',
   } // prettier-ignore
   const stock: StockItem = {
     id: pack?.id ?? newId(),
     adhesive: record.id,
-    batch: pack?.batch ?? '',
+    batch: form.batch.trim(),
+    boughtOn: form.bought || null,
     openedOn: form.opened || null,
     expiresOn: form.expires || null,
     left: left / 100,

@@ -5,7 +5,7 @@ import { issueWords } from '../records/issue'
 import { danglingReference, schemas, tableNames, type Tables } from '../records/tables'
 
 /** The bench file: one JSON document with everything on a bench. */
-export const BENCH_FILE_VERSION = 2
+export const BENCH_FILE_VERSION = 3
 
 export interface BenchFile {
   format: 'paste-bench'
@@ -32,6 +32,8 @@ type LooseTables = Record<string, Loose[]>
 /**
  * From version n to n + 1, frozen: a migration calls nothing that may change later.
  * 1 → 2: a pack's dates moved from the adhesive to a table of packs, since one product can stand there in two batches.
+ * 2 → 3: briefs ask more (all of it open), a product has other names and may be of no known family, a pack knows when it was
+ * bought, and rules of the house have a table.
  */
 export const migrations: Record<number, (tables: LooseTables) => LooseTables> = {
   1: (tables) => ({
@@ -50,6 +52,24 @@ export const migrations: Record<number, (tables: LooseTables) => LooseTables> = 
         left: 1,
       })),
   }),
+  2: (tables) => {
+    const side = (value: unknown) => ({ ...(value as Loose), traits: null })
+    const newWords = [
+      'edgeMm', 'fit', 'curveMm', 'leverMm', 'flexDeg', 'sun', 'boxed', 'undo', 'repositionS', 'canClamp', 'reach', 'inShell', 'roomM3',
+      'heatNear', 'stakes', 'readyH', 'handledBy', 'perEvening',
+    ] // prettier-ignore
+    const open = Object.fromEntries(newWords.map((word) => [word, null]))
+    return {
+      ...tables,
+      joint: (tables['joint'] ?? []).map((joint) => {
+        const brief = asObject(joint['brief'])
+        return brief ? { ...joint, brief: { ...brief, ...open, a: side(brief['a']), b: side(brief['b']) } } : joint
+      }),
+      adhesive: (tables['adhesive'] ?? []).map((adhesive) => ({ ...adhesive, aliases: [] })),
+      stock: (tables['stock'] ?? []).map((pack) => ({ ...pack, boughtOn: null })),
+      houseRule: [],
+    }
+  },
 }
 
 export const writeBenchFile = (tables: Tables, now: number): string =>

@@ -12,6 +12,7 @@ export const mechanisms = [
   'light',
   'weld',
   'pressure',
+  'unknown',
 ] as const
 export type Mechanism = (typeof mechanisms)[number]
 const water = z.enum(['no', 'splash', 'wash', 'soak'])
@@ -33,7 +34,19 @@ export type WaterClass = Family['water']
 
 /** All adhesive families. Checked against the schema by a unit test, so that the app need not do it at every start. */
 export const families = rows as unknown as readonly Family[]
-const byId = new Map(families.map((family) => [family.id, family]))
+
+/**
+ * A glue of no known family: every value stands where it speaks neither for nor against it, so that it is judged by its label
+ * alone. Not in the list of families.
+ */
+export const unknownFamily: Family = {
+  id: 'unknown', name: 'Glue of unknown family', mechanism: 'unknown', faces: 'one', form: 'medium', waitMinS: 0, waitMaxS: 0, openS: Infinity,
+  holdS: 0, handlingS: 0, fullS: 0, clamp: 'press', gapMaxMm: Infinity, flex: 'semi', serviceMinC: -Infinity, serviceMaxC: Infinity,
+  water: 'soak', look: 'clear', yellows: false, sandable: true, paintable: true, carvable: true, hotWire: 'yes', expands: 1, spreadGm2: 150,
+  densityGml: 1, packSize: 100, packUnit: 'g', packPrice: 0, potLifeS: null, mixRatio: '', shelfUnopenedMonths: Infinity,
+  shelfOpenedDays: Infinity, needs: [], attacks: [], hazards: [], cleanup: 'As its label says', debond: 'As its label says',
+} // prettier-ignore
+const byId = new Map([...families, unknownFamily].map((family) => [family.id, family]))
 
 export const isFamily = (id: string): boolean => byId.has(id)
 

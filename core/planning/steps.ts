@@ -28,6 +28,7 @@ const closeWords: Record<Family['mechanism'], string> = {
   light: 'Close, then light it through the clear side',
   weld: 'Close while it is soft',
   pressure: 'Line up the marks and close once, then rub hard',
+  unknown: 'Close as its label says',
 }
 
 /** mm:ss are for clocks; in a step's words minutes do. */

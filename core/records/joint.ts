@@ -1,13 +1,14 @@
 import * as z from 'zod/mini'
 import { faceStates } from '../knowledge/materials'
-import { geometries, loadModes, motions } from '../knowledge/vocabulary'
-import { amount, count, day, id, measure, moment, words } from './fields'
+import { faceTraits, geometries, loadModes, motions, stakes } from '../knowledge/vocabulary'
+import { amount, count, day, id, measure, moment, positive, words } from './fields'
 
 /** One side of a joint: material (a class id of the tables, or an own material), and the face that is glued. */
 export const sideSchema = z.object({
   material: z.nullable(id),
   thicknessMm: measure,
   state: z.nullable(z.enum(faceStates)),
+  traits: z.nullable(z.array(z.enum(faceTraits))),
 })
 export type Side = z.infer<typeof sideSchema>
 
@@ -21,24 +22,54 @@ export const briefSchema = z.object({
   /** of the bonded face: across, and along the pull */
   widthMm: measure,
   lengthMm: measure,
+  /** deepest point to the nearest open edge, where it is not half of the smaller side */
+  edgeMm: measure,
+  /** do the dry faces touch all over, or only here and there */
+  fit: z.nullable(z.enum(['close', 'rough'])),
+  /** radius of a curved face */
+  curveMm: measure,
   count: z.nullable(count),
   loads: z.nullable(z.array(z.enum(loadModes))),
   weightKg: z.nullable(amount),
   /** share of the weight that this one joint carries, 0…1; null is all of it */
   share: z.nullable(z.number().check(z.positive(), z.lte(1))),
   motion: z.nullable(z.enum(motions)),
+  /** from the joint to the line of the force: turns a weight into a twist or a snap */
+  leverMm: measure,
+  /** how far it bends each time when it is flexed, degrees */
+  flexDeg: z.nullable(positive),
   gapMm: z.nullable(amount),
   heatC: z.nullable(z.number()),
   coldC: z.nullable(z.number()),
   water: z.nullable(z.enum(['no', 'splash', 'wash', 'soak'])),
+  sun: z.nullable(z.boolean()),
   flex: z.nullable(z.enum(['must-flex', 'must-be-stiff', 'band'])),
   look: z.nullable(z.enum(['hidden', 'neat', 'clear', 'white'])),
   later: z.nullable(z.array(z.enum(laterWork))),
-  life: z.nullable(z.enum(['temporary', 'show', 'years'])),
+  /** closed in a box with what it may fog: a lamp housing, a visor, a display case */
+  boxed: z.nullable(z.boolean()),
+  life: z.nullable(z.enum(['temporary', 'show', 'years', 'archival'])),
+  /** must be taken apart again without harm */
+  undo: z.nullable(z.boolean()),
+  /** seconds for which a part must still move after contact */
+  repositionS: z.nullable(amount),
+  canClamp: z.nullable(z.boolean()),
+  /** can both faces be coated before closing */
+  reach: z.nullable(z.enum(['both', 'one'])),
+  /** glued inside a thin shell or a deep cavity */
+  inShell: z.nullable(z.boolean()),
   air: z.nullable(z.enum(['closed', 'window', 'extraction', 'outdoors'])),
+  roomM3: measure,
+  /** a heat gun, hot wire, flame or sparks in the same room while it is glued */
+  heatNear: z.nullable(z.boolean()),
   users: z.nullable(z.array(z.enum(['child', 'sensitised']))),
   skin: z.nullable(z.boolean()),
+  stakes: z.nullable(z.array(z.enum(stakes))),
+  /** hours from closing until it must carry its load */
+  readyH: measure,
+  handledBy: z.nullable(day),
   inServiceBy: z.nullable(day),
+  perEvening: z.nullable(count),
   maxCost: z.nullable(amount),
 })
 export type Brief = z.infer<typeof briefSchema>
@@ -53,13 +84,15 @@ export const jointSchema = z.object({
 })
 export type Joint = z.infer<typeof jointSchema>
 
-const openSide = (): Side => ({ material: null, thicknessMm: null, state: null })
+const openSide = (): Side => ({ material: null, thicknessMm: null, state: null, traits: null })
 
 /** A brief with every word still open. */
 export const openBrief = (): Brief => ({
-  a: openSide(), b: openSide(), geometry: null, widthMm: null, lengthMm: null, count: null, loads: null, weightKg: null, share: null,
-  motion: null, gapMm: null, heatC: null, coldC: null, water: null, flex: null, look: null, later: null, life: null, air: null,
-  users: null, skin: null, inServiceBy: null, maxCost: null,
+  a: openSide(), b: openSide(), geometry: null, widthMm: null, lengthMm: null, edgeMm: null, fit: null, curveMm: null, count: null,
+  loads: null, weightKg: null, share: null, motion: null, leverMm: null, flexDeg: null, gapMm: null, heatC: null, coldC: null,
+  water: null, sun: null, flex: null, look: null, later: null, boxed: null, life: null, undo: null, repositionS: null, canClamp: null,
+  reach: null, inShell: null, air: null, roomM3: null, heatNear: null, users: null, skin: null, stakes: null, readyH: null,
+  handledBy: null, inServiceBy: null, perEvening: null, maxCost: null,
 }) // prettier-ignore
 
 /** The next free code with the build's letter: H1, H2, … */

@@ -1,5 +1,7 @@
 import * as z from 'zod/mini'
-import { amount, day, id, measure, positive, share, text, words } from './fields'
+import { hazardCodes } from '../knowledge/hazards'
+import { mechanisms } from '../knowledge/families'
+import { amount, day, id, measure, moment, positive, share, text, words } from './fields'
 
 /** An own material: a class of the tables, called by the maker's name. */
 export const materialSchema = z.object({ id, name: words, classId: id, thicknessMm: measure, note: text })
@@ -9,11 +11,12 @@ export type Material = z.infer<typeof materialSchema>
 export const labelSchema = z.partial(z.object({
   waitMinS: amount, waitMaxS: amount, openS: amount, holdS: amount,
   handlingS: amount, fullS: amount, serviceMinC: z.number(), serviceMaxC: z.number(), spreadGm2: positive,
+  gapMaxMm: amount, potLifeS: positive, water: z.enum(['no', 'splash', 'wash', 'soak']), hazards: z.array(z.enum(hazardCodes)),
 })) // prettier-ignore
 
 /** A product on the shelf, of a family. */
 export const adhesiveSchema = z.object({
-  id, name: words, family: id, packSize: positive, packUnit: z.enum(['g', 'ml', 'm', 'stick', 'piece']),
+  id, name: words, /** of the tables, or “unknown” */ family: id, /** other names it goes by */ aliases: z.array(words), packSize: positive, packUnit: z.enum(['g', 'ml', 'm', 'stick', 'piece']),
   packPrice: amount, label: labelSchema, note: text,
 }) // prettier-ignore
 export type Adhesive = z.infer<typeof adhesiveSchema>
@@ -23,8 +26,32 @@ export const stockSchema = z.object({
   id,
   adhesive: id,
   batch: text,
+  boughtOn: z.nullable(day),
   openedOn: z.nullable(day),
   expiresOn: z.nullable(day),
   left: share,
 })
 export type StockItem = z.infer<typeof stockSchema>
+
+export const adviceGrades = ['own test', 'another’s test', 'label', 'rule of the trade', 'hearsay'] as const
+export type AdviceGrade = (typeof adviceGrades)[number]
+
+/** A rule of the house: what the maker holds true here, why, on what evidence, and when to look again. null in what it is about: any. */
+export const houseRuleSchema = z.object({
+  id,
+  name: words,
+  verdict: z.enum(['block', 'caution']),
+  family: z.nullable(id),
+  adhesive: z.nullable(id),
+  /** a mechanism of the tables, such as evaporate-solvent */
+  mechanism: z.nullable(z.enum(mechanisms)),
+  /** a material class, an own material, or a group of materials */
+  material: z.nullable(id),
+  where: z.nullable(z.enum(['indoors', 'outdoors'])),
+  reason: words,
+  grade: z.enum(adviceGrades),
+  evidence: text,
+  since: moment,
+  lookAgainOn: z.nullable(day),
+})
+export type HouseRule = z.infer<typeof houseRuleSchema>

@@ -3,7 +3,7 @@ import { benchSchema, buildSchema } from './bench'
 import { jointSchema } from './joint'
 import { readingSchema } from './reading'
 import { couponSchema, cureCheckSchema, decisionSchema, procedureSchema, roundSchema } from './round'
-import { adhesiveSchema, materialSchema, stockSchema } from './shelf'
+import { adhesiveSchema, houseRuleSchema, materialSchema, stockSchema } from './shelf'
 
 /** What a bench holds: flat tables of plain records with ids. */
 export const schemas = {
@@ -19,6 +19,7 @@ export const schemas = {
   cureCheck: cureCheckSchema,
   reading: readingSchema,
   decision: decisionSchema,
+  houseRule: houseRuleSchema,
 } as const
 
 export type TableName = keyof typeof schemas

@@ -1,4 +1,6 @@
-import type { Situation } from './situation'
+import type { AdviceGrade } from '../records/shelf'
+import type { MaterialClass } from '../knowledge/materials'
+import type { Face, Situation } from './situation'
 
 export const verdicts = ['block', 'caution', 'fit', 'note'] as const
 export type RuleVerdict = (typeof verdicts)[number]
@@ -7,6 +9,8 @@ export interface Finding {
   verdict: RuleVerdict
   /** the reason in the maker's words, with the numbers of this brief in it */
   text: string
+  /** where the finding rests on something else than the rule of the trade: the label of the product */
+  grade?: AdviceGrade
 }
 
 /** A rule of the trade: a prior with its reason that a bond test outranks, except where it is about harm. */
@@ -14,6 +18,8 @@ export interface Rule {
   id: string
   /** harm to people: no test result lifts it */
   harm: boolean
+  /** a plain pull of one's own, dry and at room temperature, answers what the rule warns of */
+  byPull: boolean
   /** the quick test that settles it */
   settleBy: string
   basis: string
@@ -22,3 +28,28 @@ export interface Rule {
 
 export const block = (text: string): Finding => ({ verdict: 'block', text })
 export const caution = (text: string): Finding => ({ verdict: 'caution', text })
+export const fit = (text: string): Finding => ({ verdict: 'fit', text })
+/** Ordinary handling, or a thing to know: never changes the verdict. */
+export const note = (text: string): Finding => ({ verdict: 'note', text })
+
+const weight: Record<RuleVerdict, number> = { block: 3, caution: 2, note: 1, fit: 0 }
+/** Judges each face with a known material by itself; the worse finding counts, so that it does not matter which side is A. */
+export function worseOf(s: Situation, judge: (face: Face, material: MaterialClass) => Finding | null): Finding | null {
+  const found = s.faces.flatMap((face) => (face.material && judge(face, face.material)) ?? [])
+  return found.sort((x, y) => weight[y.verdict] - weight[x.verdict])[0] ?? null
+}
+
+type Meaning = Partial<Pick<Rule, 'harm' | 'byPull'>>
+/** A rule in one line each: what it is called, how it is settled and on what it rests, and its predicate. */
+export const rule = (id: string, settleBy: string, basis: string, judge: Rule['judge'], meaning: Meaning = {}): Rule => ({
+  id,
+  settleBy,
+  basis,
+  judge,
+  harm: meaning.harm ?? false,
+  byPull: meaning.byPull ?? false,
+}) // prettier-ignore
+/** No result lifts a rule about harm. */
+export const HARM: Meaning = { harm: true }
+/** One's own bond test answers it. */
+export const BY_PULL: Meaning = { byPull: true }

@@ -3,11 +3,26 @@ import type { Rule, RuleVerdict } from './rule'
 import { attackRules } from './rules/attack'
 import { curingRules } from './rules/curing'
 import { peopleRules } from './rules/people'
+import { finishRules } from './rules/finish'
+import { formRules } from './rules/form'
+import { helpRules } from './rules/help'
 import { serviceRules } from './rules/service'
+import { shapeRules } from './rules/shape'
 import { surfaceRules } from './rules/surface'
+import type { AdviceGrade } from '../records/shelf'
 import type { Situation } from './situation'
 
-export const rules: readonly Rule[] = [...attackRules, ...curingRules, ...surfaceRules, ...serviceRules, ...peopleRules]
+export const rules: readonly Rule[] = [
+  ...peopleRules,
+  ...shapeRules,
+  ...attackRules,
+  ...curingRules,
+  ...formRules,
+  ...surfaceRules,
+  ...serviceRules,
+  ...finishRules,
+  ...helpRules,
+]
 
 export type Verdict = 'block' | 'caution' | 'fit'
 
@@ -18,6 +33,9 @@ export interface Reason {
   settleBy: string
   basis: string
   harm: boolean
+  /** a plain pull of one's own answers it */
+  byPull: boolean
+  grade: AdviceGrade
 }
 
 export interface Screening {
@@ -32,7 +50,9 @@ const weight: Record<RuleVerdict, number> = { block: 0, caution: 1, fit: 2, note
 export function screen(situation: Situation): Screening {
   const reasons = rules.flatMap((rule): Reason[] => {
     const finding = rule.judge(situation)
-    return finding ? [{ rule: rule.id, ...finding, settleBy: rule.settleBy, basis: rule.basis, harm: rule.harm }] : []
+    if (!finding) return []
+    const { id, settleBy, basis, harm, byPull } = rule
+    return [{ rule: id, settleBy, basis, harm, byPull, grade: 'rule of the trade', ...finding }]
   })
   reasons.sort((x, y) => weight[x.verdict] - weight[y.verdict])
   const verdict = reasons.some((r) => r.verdict === 'block')

@@ -1,6 +1,7 @@
-import type { Family, WaterClass } from '../knowledge/families'
+import { requiredLoad } from '../choice/requirement'
+import { waterRank, type Family, type WaterClass } from '../knowledge/families'
 import type { FaceState, MaterialClass } from '../knowledge/materials'
-import type { Geometry, Helper, LoadMode } from '../knowledge/vocabulary'
+import type { FaceTrait, Geometry, Helper, LoadMode, Stake } from '../knowledge/vocabulary'
 import type { Brief, laterWork } from '../records/joint'
 
 export interface Face {
@@ -8,62 +9,163 @@ export interface Face {
   material: MaterialClass | null
   state: FaceState | null
   thicknessMm: number | null
+  traits: readonly FaceTrait[] | null
 }
 
-/** What a rule may ask about: the brief's facts with one family and its helpers. null is unknown, and unknown blocks nothing. */
+/** The pack that would be used; ages in whole days and months, null where a date is not known. */
+export interface PackAge {
+  daysOpen: number | null
+  monthsOld: number | null
+  expired: boolean
+}
+
+/** The fast glue whose dabs hold while a slow one cures. */
+export type Dab = 'ca-gel' | 'hotmelt-low' | 'tape-foam'
+
+/** What a rule may ask about: the brief's facts with one glue and its helpers. null is unknown, and unknown blocks nothing. */
 export interface Situation {
   faces: [Face, Face]
   geometry: Geometry | null
-  loads: readonly LoadMode[] | null
+  /** modes, with “steady” for a weight that hangs still */
+  loads: readonly (LoadMode | 'steady')[] | null
+  /** force on one joint, N, without its motion */
+  restN: number | null
   areaCm2: number | null
   /** deepest point of the joint to the nearest open edge, mm */
   edgeMm: number | null
   gapMm: number | null
+  fit: Brief['fit']
+  curveMm: number | null
   tempMaxC: number | null
   tempMinC: number | null
   water: WaterClass | null
+  sun: boolean | null
+  flex: Brief['flex']
   look: Brief['look']
-  life: Brief['life']
+  boxed: boolean | null
+  /** each true when said so; a joint may be asked both to last and to come apart again */
+  lasts: 'years' | 'archival' | null
+  comesApart: boolean
   later: readonly (typeof laterWork)[number][] | null
+  readyH: number | null
+  repositionS: number | null
+  canClamp: boolean | null
+  reach: Brief['reach']
+  inShell: boolean | null
   air: Brief['air']
+  heatNear: boolean | null
   users: readonly ('child' | 'sensitised')[] | null
   skin: boolean | null
+  stakes: readonly Stake[] | null
+  perEvening: number | null
+  count: number | null
+  maxCost: number | null
+  roomC: number | null
+  roomRH: number | null
+  /** the family's values, the label's put over them */
   family: Family
+  /** words of the family that the label of a product overrides */
+  labelled: readonly string[]
+  /** money for the glue of one joint, where area and price are known */
+  glueCost: number | null
+  pack: PackAge | null
   helpers: readonly Helper[]
+  dab: Dab | null
+}
+
+/** What is known beside the brief. */
+export interface Around {
+  helpers?: readonly Helper[]
+  dab?: Dab | null
+  labelled?: readonly string[]
+  pack?: PackAge | null
+  room?: { tempC: number; rh: number } | null
+  packPrice?: number | null
 }
 
 /** From the brief's size: the deepest point of a closed joint lies half of its smaller side from the edge. */
+export function halfWidthMm(brief: Pick<Brief, 'edgeMm' | 'widthMm' | 'lengthMm'>): number | null {
+  const { edgeMm, widthMm, lengthMm } = brief
+  if (edgeMm !== null) return edgeMm
+  const smaller = widthMm !== null && lengthMm !== null ? Math.min(widthMm, lengthMm) : (widthMm ?? lengthMm)
+  return smaller === null ? null : smaller / 2
+}
+
+const faceOf = (side: 'A' | 'B', said: Brief['a'], material: MaterialClass | null): Face => ({
+  side,
+  material,
+  state: said.state,
+  thicknessMm: said.thicknessMm,
+  traits: said.traits,
+})
+
+/** The situation of one family (or product, as a family with its label's values) in one brief. */
 export function situationOf(
   brief: Brief,
   a: MaterialClass | null,
   b: MaterialClass | null,
   family: Family,
-  helpers: readonly Helper[] = [],
+  around: Around = {},
 ): Situation {
   const { widthMm, lengthMm } = brief
-  const smaller = widthMm !== null && lengthMm !== null ? Math.min(widthMm, lengthMm) : (widthMm ?? lengthMm)
+  const load = requiredLoad(brief)
+  const areaCm2 = widthMm !== null && lengthMm !== null ? (widthMm * lengthMm) / 100 : null
+  const steady = brief.motion === 'still' && load !== null && load.n > 0
   return {
-    faces: [
-      { side: 'A', material: a, state: brief.a.state, thicknessMm: brief.a.thicknessMm },
-      { side: 'B', material: b, state: brief.b.state, thicknessMm: brief.b.thicknessMm },
-    ],
+    faces: [faceOf('A', brief.a, a), faceOf('B', brief.b, b)],
     geometry: brief.geometry,
-    loads: brief.loads,
-    areaCm2: widthMm !== null && lengthMm !== null ? (widthMm * lengthMm) / 100 : null,
-    edgeMm: smaller === null ? null : smaller / 2,
+    loads: steady ? [...(brief.loads ?? []), 'steady'] : brief.loads,
+    restN: load && load.n / load.factor,
+    areaCm2,
+    edgeMm: halfWidthMm(brief),
     gapMm: brief.gapMm,
+    fit: brief.fit,
+    curveMm: brief.curveMm,
     tempMaxC: brief.heatC,
     tempMinC: brief.coldC,
     water: brief.water,
+    sun: brief.sun,
+    flex: brief.flex,
     look: brief.look,
-    life: brief.life,
+    boxed: brief.boxed,
+    lasts: brief.life === 'years' || brief.life === 'archival' ? brief.life : null,
+    comesApart: brief.life === 'temporary' || brief.undo === true,
     later: brief.later,
+    readyH: brief.readyH,
+    repositionS: brief.repositionS,
+    canClamp: brief.canClamp,
+    reach: brief.reach,
+    inShell: brief.inShell,
     air: brief.air,
+    heatNear: brief.heatNear,
     users: brief.users,
     skin: brief.skin,
+    stakes: brief.stakes,
+    perEvening: brief.perEvening,
+    count: brief.count,
+    maxCost: brief.maxCost,
+    roomC: around.room?.tempC ?? null,
+    roomRH: around.room?.rh ?? null,
     family,
-    helpers,
+    labelled: around.labelled ?? [],
+    glueCost: around.packPrice == null || areaCm2 === null ? null : glueCost(family, areaCm2, around.packPrice),
+    pack: around.pack ?? null,
+    helpers: around.helpers ?? [],
+    dab: around.dab ?? null,
   }
+}
+
+/** Grams laid on one joint: area × faces × spread, or what fills the gap where that is more. */
+export function glueGrams(family: Family, areaCm2: number, gapMm: number | null): number {
+  const spread = (areaCm2 / 1e4) * family.spreadGm2 * (family.faces === 'both' ? 2 : 1)
+  const filled = gapMm === null ? 0 : (areaCm2 * (gapMm / 10) * family.densityGml) / Math.max(1, family.expands)
+  return Math.max(spread, filled)
+}
+
+/** Price of the glue alone by weight, for packs sold by g or ml; null for sticks, tapes and pieces, which are counted otherwise. */
+function glueCost(family: Family, areaCm2: number, packPrice: number): number | null {
+  const packG = family.packUnit === 'g' ? family.packSize : family.packUnit === 'ml' ? family.packSize * family.densityGml : null // prettier-ignore
+  return packG === null ? null : (glueGrams(family, areaCm2, null) / packG) * packPrice
 }
 
 export const someFace = (s: Situation, test: (material: MaterialClass, face: Face) => boolean): Face | null =>
@@ -75,6 +177,28 @@ export const isAnyOf =
   (...ids: string[]) =>
   (material: MaterialClass) =>
     ids.includes(material.id)
+/** A face with a trait; where the material matters it must be known. */
+export const withTrait = (s: Situation, trait: FaceTrait, test?: (material: MaterialClass) => boolean): Face | null =>
+  s.faces.find((face) => face.traits?.includes(trait) && (!test || (face.material !== null && test(face.material)))) ??
+  null
+export const loaded = (s: Situation, ...modes: (LoadMode | 'steady')[]): boolean =>
+  modes.some((mode) => s.loads?.includes(mode))
+export const attacks = (s: Situation, word: string): boolean => s.family.attacks.includes(word)
+export const needs = (s: Situation, word: string): boolean => s.family.needs.includes(word)
+export const hazardous = (s: Situation, ...codes: string[]): boolean =>
+  codes.some((code) => s.family.hazards.includes(code))
+export const isFamilyOf = (s: Situation, ...ids: string[]): boolean => ids.includes(s.family.id)
+export const inView = (s: Situation): boolean => s.look === 'neat' || s.look === 'clear' || s.look === 'white'
+export const thicknessOf = (face: Face): number | null => face.thicknessMm ?? face.material?.typicalThicknessMm ?? null
+export const wetter = (one: WaterClass, two: WaterClass): boolean => waterRank(one) > waterRank(two)
+
 /** A material's name inside a sentence. */
 export const called = (face: Face): string =>
   face.material ? face.material.name.replace(/^([A-Z])(?=[a-z])/, (first) => first.toLowerCase()) : `side ${face.side}`
+export const atStart = (sentence: string): string => sentence.replace(/^./, (first) => first.toUpperCase())
+/** Seconds as a maker says them. */
+export function span(s: number): string {
+  if (s < 120) return `${Math.round(s)} s`
+  if (s < 7200) return `${Math.round(s / 60)} min`
+  return s < 172800 ? `${+(s / 3600).toFixed(1)} h` : `${+(s / 86400).toFixed(1)} days`
+}

@@ -1,105 +1,277 @@
-import { block, caution, type Rule } from '../rule'
-import { bothFaces, called, isAnyOf, someFace } from '../situation'
+import { block, caution, HARM, note, rule, worseOf, type Rule } from '../rule'
+import { atStart, attacks, bothFaces, called, inView, isAnyOf, isFamilyOf, needs, someFace, withTrait, type Situation } from '../situation' // prettier-ignore
+import { fumesWhenHot, isCa, isFoam, isHotmelt, isPaper, isPressure, isTextile, isWeld, meltable, soluble, solventBorne, styreneFoam } from './kinds' // prettier-ignore
 
-const styreneFoam = isAnyOf('foam-xps', 'foam-eps')
-const soluble = isAnyOf(
-  'sheet-styrene',
-  'sheet-acrylic',
-  'sheet-pvc',
-  'foam-pvc',
-  'vinyl-soft',
-  'print-abs',
-  'print-petg',
-  'print-pla',
-  'thermoform-clear',
-)
+const styreneFoamAttacked = rule(
+  'styrene-foam-attacked',
+  'One drop on scrap, look after 10 min and 24 h; only a product labelled foam-safe may pass.',
+  'matching solubility; very large cell surface',
+  (s) => {
+    const face = someFace(s, styreneFoam)
+    return face && attacks(s, 'styrene-foam') ? block(`Its solvent or monomer eats a hollow into ${called(face)} before it can hold; only types sold as foam-safe leave it alone.`) : null
+  },
+) // prettier-ignore
+
+const activatorOnSensitiveFace = rule(
+  'activator-on-sensitive-face',
+  'One drop of activator alone on scrap.',
+  'ketone or hydrocarbon carrier; fast exotherm',
+  (s) => {
+    if (!s.helpers.includes('activator')) return null
+    const sensitive = isAnyOf('foam-xps', 'foam-eps', 'sheet-styrene', 'sheet-acrylic', 'thermoform-clear')
+    const face = someFace(s, sensitive) ?? s.faces.find((one) => one.state === 'painted-acrylic')
+    return face ? caution(`The solvent in the activator can eat, craze or frost ${face.state === 'painted-acrylic' ? `the paint on side ${face.side}` : called(face)} even where the glue would spare it.`) : null
+  },
+) // prettier-ignore
+
+const heatMarksPart = rule(
+  'heat-marks-part',
+  'One bead or press on the thinnest scrap; slice it open and lay a straightedge on it.',
+  'application 120–190 °C against 60–80 °C softening',
+  (s) => {
+    // Fusing like to like is meant to soften the faces.
+    if (!needs(s, 'heat') || isFamilyOf(s, 'weld-hot-tool', 'heat-fuse')) return null
+    const face = someFace(s, (m, one) => {
+      const thin = one.thicknessMm !== null && one.thicknessMm < 1
+      const plastic = ['thermoform', 'print', 'sheet'].includes(m.group)
+      return (isFoam(m) && m.softensC < 90) || isAnyOf('print-pla', 'pet-bottle')(m) || (plastic && thin && m.softensC < 75) || isAnyOf('fabric-synthetic', 'fabric-stretch', 'webbing', 'hook-loop')(m)
+    })
+    if (!face) return null
+    const what = isTextile(face.material!) ? `glaze or pucker ${called(face)}` : `dent or warp ${called(face)}, which softens near ${face.material!.softensC} °C`
+    return caution(`Its heat can ${what}: take the coolest type and heat the sturdier part first.`)
+  },
+) // prettier-ignore
+
+const hotGlueMeltsStyreneFoam = rule(
+  'hot-glue-melts-styrene-foam',
+  'One bead on scrap, slice it open.',
+  'application far above the glass transition',
+  (s) => {
+    const face = someFace(s, styreneFoam)
+    const hot = isFamilyOf(s, 'hotmelt-high', 'hotmelt-fabric', 'hotmelt-pur', 'web-iron-on', 'hotfix', 'heat-fuse', 'weld-hot-tool')
+    return face && hot ? block(atStart(`${called(face)} collapses away from the glue: it softens at ${face.material!.softensC} °C and this is put on far hotter.`)) : null
+  },
+) // prettier-ignore
+
+const stressCrazingClear = rule(
+  'stress-crazing-clear',
+  'Bend a scrap, apply the glue, look after 24 h.',
+  'environmental stress cracking',
+  (s) => {
+    if (!attacks(s, 'clear-plastic-haze')) return null
+    const clear = isAnyOf('sheet-acrylic', 'thermoform-clear')
+    const face = someFace(s, clear)
+    if (!face) return null
+    if (withTrait(s, 'stressed', clear)) return caution(`Stored stress in ${called(face)} and this glue’s solvent, monomer or alcohol may open fine cracks hours later.`)
+    // Welding clear sheet to itself, or lamp glue, is the usual way and stays clear on stress-free faces.
+    if (s.family.mechanism === 'evaporate-solvent') return caution(`Its solvent may fog or craze ${called(face)} hours later, most of all where it was bent or cut hot.`)
+    return note(`Where ${called(face)} was bent, flame-polished or laser-cut, fine cracks may open hours later: anneal it or glue the parts before bending.`)
+  },
+) // prettier-ignore
+
+const bloomOnClear = rule(
+  'bloom-on-clear',
+  'Bond a scrap under a cup and look after 24 h.',
+  'monomer vapour polymerising on nearby faces',
+  (s) => {
+    if (!isCa(s.family)) return null
+    const low = isFamilyOf(s, 'ca-foam-safe') // the low-odour grade, which hardly gives off vapour
+    const face = (low ? null : someFace(s, (m) => m.transparent)) ?? (low ? null : withTrait(s, 'glossy-dark'))
+    if (!face) return null
+    return s.boxed === true
+      ? block(`Its vapour settles inside the closed housing as a white fog on ${called(face)}, where it cannot be wiped.`)
+      : caution(`Its vapour may settle as a white frost on ${called(face)} around the joint.`)
+  },
+) // prettier-ignore
+
+const glueLiftsPaint = rule(
+  'glue-lifts-paint',
+  'One drop on a painted hidden spot.',
+  'resolubility of dried films',
+  (s) => {
+    const face = attacks(s, 'acrylic-paint') ? s.faces.find((one) => one.state === 'painted-acrylic') : undefined
+    const lacquer = solventBorne(s.family) ? s.faces.find((one) => one.state === 'painted-solvent') : undefined
+    const hit = face ?? lacquer
+    return hit ? caution(`It can wrinkle or dissolve the paint on side ${hit.side}, also where it shows around the joint.`) : null
+  },
+) // prettier-ignore
+
+const vinylPlasticiser = rule(
+  'vinyl-plasticiser',
+  'Two weeks pressed together in a warm box, then peel.',
+  'plasticiser migration; polyurethane and vinyl-compatible glues resist better',
+  (s) => {
+    if (!someFace(s, isAnyOf('vinyl-soft'))) return null
+    if (isPressure(s.family) && s.lasts) return block('Softener moves out of the vinyl and turns the sticky layer to slime within the years this must last.')
+    const touched = isPressure(s.family) || (isHotmelt(s.family) && !isFamilyOf(s, 'hotmelt-pur')) || isFamilyOf(s, 'spray-contact', 'contact-solvent', 'contact-water', 'rubber-cement')
+    return touched ? caution('Softener moves out of the vinyl into the glue: the bond may feel fine today and go soft over weeks.') : null
+  },
+) // prettier-ignore
+
+const solventSoftensThinPlastic = rule(
+  'solvent-softens-thin-plastic',
+  'One joint on a scrap of the same wall.',
+  'solvent swelling; residual stress',
+  (s) => {
+    if (!solventBorne(s.family)) return null
+    const named = isAnyOf('sheet-styrene', 'sheet-pvc', 'print-abs', 'vinyl-soft', 'leather-coated', 'thermoform-filled', 'thermoform-clear')
+    return worseOf(s, (face, m) => {
+      if (!named(m) || !(m.sensitiveTo.includes('ketone') || m.sensitiveTo.includes('aromatic'))) return null
+      const thin = face.thicknessMm !== null && face.thicknessMm < 1.5
+      if (isAnyOf('vinyl-soft', 'leather-coated')(m) || thin) return caution(atStart(`${called(face)}${thin ? `, ${face.thicknessMm} mm,` : ''} may wrinkle, sag or crack later: too much solvent softens the whole wall or lifts the coating.`))
+      // A glue that is not meant to dissolve the plastic still swells it; how far depends on the wall.
+      return face.thicknessMm === null && !isWeld(s.family) && m.id !== 'thermoform-filled' ? caution(`Its solvent swells ${called(face)}: on a thin wall it may wrinkle or crack later. Say how thick it is.`) : note(`Little is enough: too much softens ${called(face)} through.`)
+    })
+  },
+) // prettier-ignore
+
+const weldNeedsSolublePlastic = rule(
+  'weld-needs-soluble-plastic',
+  'One drop on scrap; a face that stays glossy will not weld.',
+  'chain diffusion needs a shared solvent',
+  (s) => {
+    const face = isWeld(s.family) ? someFace(s, (m) => !soluble(m)) : null
+    return face ? block(`Solvent cement only works on plastics that it dissolves; ${called(face)} is none, and nothing is left behind on it to hold.`) : null
+  },
+) // prettier-ignore
+
+const weldUnlikePlastics = rule(
+  'weld-unlike-plastics',
+  'One drop on each, then a snap test.',
+  'solubility differs; layered prints take solvent unevenly',
+  (s) => {
+    if (!isWeld(s.family) || !bothFaces(s, soluble)) return null
+    const unlike = s.faces[0].material!.id !== s.faces[1].material!.id
+    return unlike || someFace(s, isAnyOf('print-pla', 'print-petg', 'thermoform-clear')) ? caution('One cement may bite only one of the two plastics, and layered prints take it unevenly: match it to both.') : null
+  },
+) // prettier-ignore
+
+const heatWeldLikeOnly = rule(
+  'heat-weld-like-only',
+  'Fuse two scraps and snap them.',
+  'melt compatibility; thermosets and fibres do not flow',
+  (s) => {
+    if (isFamilyOf(s, 'heat-fuse')) return someFace(s, (m) => m.id !== 'thermoform-filled') ? block('Only heat-formable sheet fuses to itself; here one side is something else.') : null
+    if (!isFamilyOf(s, 'weld-hot-tool')) return null
+    const [a, b] = s.faces
+    const unlike = a.material && b.material && a.material.id !== b.material.id
+    return unlike || someFace(s, (m) => !meltable(m)) ? block('Melted plastics join only with their own kind; these two are not the same meltable plastic.') : null
+  },
+) // prettier-ignore
+
+const cottonAndCyanoacrylate = rule(
+  'cotton-and-cyanoacrylate',
+  'Do not test by soaking; choose another family.',
+  'huge wet-out area; setting heat released in seconds',
+  (s) => {
+    if (!attacks(s, 'cotton-exotherm')) return null
+    const cloth = someFace(s, isAnyOf('fabric-cotton', 'felt'))
+    if (cloth) return block(`Soaked ${called(cloth)} sets the glue so fast that it may smoke and burn skin.`)
+    const fibre = s.helpers.includes('fibre-filler')
+    if (fibre && (s.skin === true || someFace(s, isTextile))) return block('Cotton fibre and instant glue heat up strongly: on hard parts at the bench only, never on cloth or at the body.')
+    const other = someFace(s, (m) => isPaper(m) || isAnyOf('leather', 'suede')(m))
+    if (other) return caution(`Natural fibre such as ${called(other)} sets this glue fast and hot: pea-sized dots of gel only, on the bench, never on the body.`)
+    return fibre ? caution('Cotton fibre and instant glue may smoke: a pinch at a time, on hard parts, in moving air.') : null
+  },
+  HARM,
+) // prettier-ignore
+
+const bleedThroughCloth = rule(
+  'bleed-through-cloth',
+  'One drop on the back; look at the front when dry.',
+  'capillary wicking',
+  (s) => {
+    if (!(attacks(s, 'fabric-bleed') || s.family.form === 'thin')) return null
+    const shield = s.helpers.includes('cloth-primer') ? 'priming' : s.helpers.includes('paper-backing') ? 'paper backing' : null
+    return worseOf(s, (face, m) => {
+      const mm = face.thicknessMm ?? m.typicalThicknessMm
+      const pale = face.traits?.includes('pale')
+      if (!isTextile(m) || !(pale || mm < 0.5)) return null
+      if (shield) return note(`The ${shield} keeps the glue from the good side of ${called(face)}; look at a scrap first.`)
+      const mild = s.family.mechanism === 'evaporate-water' && !pale && !inView(s) && mm > 0.3
+      const text = `It may wick through ${called(face)}, ${mm} mm, and show as a dark or stiff patch on the good side.`
+      return mild ? note(text) : caution(`${text} Prime the back thinly or line it with thin paper.`)
+    })
+  },
+) // prettier-ignore
+
+const stainOrCorrode = rule(
+  'stain-or-corrode',
+  'One drop on scrap, looked at after a week.',
+  'carried oils and solvent; acid released on cure',
+  (s) => {
+    const hide = worseOf(s, (face, m) => {
+      if (!attacks(s, 'leather-stain') || !isAnyOf('leather', 'suede')(m)) return null
+      const text = `It may darken pale ${called(face)} where it is squeezed out.`
+      return m.id === 'suede' || inView(s) || face.traits?.includes('pale') ? caution(text) : note(text)
+    })
+    if (hide) return hide
+    const metal = attacks(s, 'metal-corrosion') ? someFace(s, isAnyOf('metal')) : null
+    if (metal) return caution('The common acid-curing type corrodes bare metal: take a neutral-curing one.')
+    const stone = attacks(s, 'stone-stain') ? someFace(s, isAnyOf('ceramic-stone')) : null
+    return stone ? caution('It may leave an oily halo in stone: take a non-staining type.') : null
+  },
+) // prettier-ignore
+
+const paperCockle = rule(
+  'paper-cockle',
+  'Full-size scrap dried under weight.',
+  'fibre swelling across the grain',
+  (s) => {
+    if (!attacks(s, 'paper-cockle') || s.areaCm2 === null || s.areaCm2 <= 20) return null
+    const face = someFace(s, (m, one) => isAnyOf('paper', 'paper-coated')(m) || (m.id === 'card' && one.thicknessMm !== null && one.thicknessMm < 1))
+    return face ? caution(`Its water swells ${called(face)}: ${s.areaCm2.toFixed(0)} cm² dry wavy unless pressed between boards.`) : null
+  },
+) // prettier-ignore
+
+/** Declared pH-neutral by their kind. */
+const neutral = (s: Situation) => isFamilyOf(s, 'pva-bookbinding', 'starch-paste')
+const paperYellowAcid = rule(
+  'paper-yellow-acid',
+  'No quick test; ask for a declared pH-neutral, ageing-tested type.',
+  'oxidation of rubber and tackifier; acid hydrolysis',
+  (s) => {
+    const face = s.lasts && !neutral(s) ? someFace(s, isPaper) : null
+    if (!face) return null
+    return s.family.yellows
+      ? caution(`Over years it stains ${called(face)} and makes it brittle.`)
+      : caution(`Unless its label declares it pH-neutral it may stain ${called(face)} over years.`)
+  },
+) // prettier-ignore
+
+const inkOrDyeRuns = rule(
+  'ink-or-dye-runs',
+  'Press a swab wet with the glue on a spare print.',
+  'soluble colourant',
+  (s) => {
+    const wet = attacks(s, 'ink-run') || solventBorne(s.family)
+    const face = wet ? (withTrait(s, 'printed') ?? someFace(s, isAnyOf('paper-coated'))) : null
+    return face ? caution(`Ink or dye on ${called(face)} that looks dry may run.`) : null
+  },
+) // prettier-ignore
+
+const heatCutFume = rule(
+  'heat-cut-fume',
+  'No test; cut cold.',
+  'thermal decomposition products',
+  (s) => {
+    const wire = s.later?.includes('hot-wire')
+    const gun = s.later?.includes('heat-form')
+    const welds = isFamilyOf(s, 'weld-hot-tool')
+    if (!wire && !gun && !welds) return null
+    const face = someFace(s, fumesWhenHot)
+    const line = isCa(s.family) || (s.family.name.toLowerCase().includes('polyurethane')) || isFamilyOf(s, 'contact-solvent', 'contact-water')
+    if (wire && face) return block(`Under a hot wire ${called(face)} gives off acid or worse fume: cut it cold.`)
+    if (wire && line) return block('A hot wire through this line gives off irritant, cyanide-type or isocyanate fume: cut cold, or keep the line out of the cut.')
+    if (face) return caution(`Overheated, ${called(face)} gives off acid fume: low heat, outdoors or with extraction.`)
+    return gun && line ? caution('A heat gun on this line may drive off irritant fume: shape first, glue after.') : null
+  },
+  HARM,
+) // prettier-ignore
 
 /** Glue that attacks what it should hold. */
 export const attackRules: Rule[] = [
-  {
-    id: 'styrene-foam-attacked', harm: false,
-    settleBy: 'One drop on scrap, look after 10 min and 24 h; only a product labelled foam-safe may pass.',
-    basis: 'matching solubility; very large cell surface',
-    judge: (s) => {
-      const face = someFace(s, styreneFoam)
-      return face && s.family.attacks.includes('styrene-foam') ? block(`Its solvent or monomer eats a hollow into ${called(face)} before it can hold; only types sold as foam-safe leave it alone.`) : null
-    },
-  },
-  {
-    id: 'hot-glue-melts-styrene-foam', harm: false,
-    settleBy: 'One bead on scrap, slice it open.',
-    basis: 'application far above the glass transition',
-    judge: (s) => {
-      const face = someFace(s, styreneFoam)
-      const hot = ['hotmelt-high', 'hotmelt-fabric', 'hotmelt-pur', 'web-iron-on', 'hotfix', 'heat-fuse', 'weld-hot-tool'].includes(s.family.id)
-      return face && hot ? block(`${called(face)} collapses away from the glue: it softens at ${face.material!.softensC} °C and this is put on far hotter.`.replace(/^./, (c) => c.toUpperCase())) : null
-    },
-  },
-  {
-    id: 'vinyl-plasticiser', harm: false,
-    settleBy: 'Two weeks pressed together in a warm box, then peel.',
-    basis: 'plasticiser migration; polyurethane and vinyl-compatible glues resist better',
-    judge: (s) => {
-      if (!someFace(s, isAnyOf('vinyl-soft'))) return null
-      const { id, mechanism } = s.family
-      if (mechanism === 'pressure' && s.life === 'years') return block('Softener moves out of the vinyl and turns the sticky layer to slime within the years this must last.')
-      const touched = mechanism === 'pressure' || (id.startsWith('hotmelt') && id !== 'hotmelt-pur') || ['spray-contact', 'contact-solvent', 'contact-water', 'rubber-cement'].includes(id)
-      return touched ? caution('Softener moves out of the vinyl into the glue: the bond may feel fine today and go soft over weeks.') : null
-    },
-  },
-  {
-    id: 'weld-needs-soluble-plastic', harm: false,
-    settleBy: 'One drop on scrap; a face that stays glossy will not weld.',
-    basis: 'chain diffusion needs a shared solvent',
-    judge: (s) => {
-      if (!s.family.id.startsWith('solvent-weld')) return null
-      const face = someFace(s, (material) => !soluble(material))
-      return face ? block(`Solvent cement only works on plastics that it dissolves; ${called(face)} is none, and nothing is left behind on it to hold.`) : null
-    },
-  },
-  {
-    id: 'heat-weld-like-only', harm: false,
-    settleBy: 'Fuse two scraps and snap them.',
-    basis: 'melt compatibility; thermosets and fibres do not flow',
-    judge: (s) => {
-      const { id } = s.family
-      if (id !== 'weld-hot-tool' && id !== 'heat-fuse') return null
-      if (id === 'heat-fuse') return someFace(s, (material) => material.id !== 'thermoform-filled') ? block('Only heat-formable sheet fuses to itself; here one side is something else.') : null
-      const meltable = (group: string) => ['foam', 'thermoform', 'print', 'sheet'].includes(group)
-      const unlike = s.faces[0].material && s.faces[1].material && s.faces[0].material.id !== s.faces[1].material.id
-      const solid = someFace(s, (material) => !meltable(material.group) || ['print-resin', 'fluoropolymer', 'foam-pu-open'].includes(material.id))
-      return unlike || solid ? block('Melted plastics join only with their own kind; these two are not the same meltable plastic.') : null
-    },
-  },
-  {
-    id: 'cotton-and-cyanoacrylate', harm: true,
-    settleBy: 'Do not test by soaking; choose another family.',
-    basis: 'huge wet-out area; setting heat released in seconds',
-    judge: (s) => {
-      if (!s.family.attacks.includes('cotton-exotherm')) return null
-      const cloth = someFace(s, isAnyOf('fabric-cotton', 'felt'))
-      if (cloth) return block(`Soaked ${called(cloth)} sets the glue so fast that it may smoke and burn skin.`)
-      const other = someFace(s, (material) => material.group === 'paper' || ['leather', 'suede', 'leather-coated'].includes(material.id))
-      return other || s.helpers.includes('fibre-filler') ? caution('Natural fibre sets this glue fast and hot: tiny dots only, on the bench, never on the body.') : null
-    },
-  },
-  {
-    id: 'solvent-in-clear-view', harm: false,
-    settleBy: 'Bend a scrap, apply the glue, look after 24 h.',
-    basis: 'environmental stress cracking; monomer vapour polymerising on nearby faces',
-    judge: (s) => {
-      const face = someFace(s, (material) => material.transparent)
-      return face && s.look === 'clear' && s.family.attacks.includes('clear-plastic-haze') ? caution(`Its vapour or solvent may fog or craze ${called(face)} hours later, and this joint must stay clear.`) : null
-    },
-  },
-  {
-    id: 'like-plastics-only-by-solvent', harm: false,
-    settleBy: 'One drop on each, then a snap test.',
-    basis: 'solubility differs; layered prints take solvent unevenly',
-    judge: (s) => {
-      if (!s.family.id.startsWith('solvent-weld') || !bothFaces(s, soluble)) return null
-      const unlike = s.faces[0].material!.id !== s.faces[1].material!.id
-      return unlike || someFace(s, isAnyOf('print-pla', 'print-petg', 'thermoform-clear')) ? caution('One cement may bite only one of the two plastics: match it to both.') : null
-    },
-  },
+  styreneFoamAttacked, activatorOnSensitiveFace, heatMarksPart, hotGlueMeltsStyreneFoam, stressCrazingClear, bloomOnClear, glueLiftsPaint,
+  vinylPlasticiser, solventSoftensThinPlastic, weldNeedsSolublePlastic, weldUnlikePlastics, heatWeldLikeOnly, cottonAndCyanoacrylate,
+  bleedThroughCloth, stainOrCorrode, paperCockle, paperYellowAcid, inkOrDyeRuns, heatCutFume,
 ] // prettier-ignore

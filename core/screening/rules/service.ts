@@ -1,80 +1,152 @@
-import { waterRank } from '../../knowledge/families'
-import { block, caution, type Rule } from '../rule'
-import { someFace } from '../situation'
+import { block, caution, note, rule, type Finding, type Rule } from '../rule'
+import { bothFaces, called, inView, isAnyOf, isFamilyOf, loaded, someFace, wetter, type Situation } from '../situation'
+import { isCa, isEpoxy, isHotmelt, isPressure, stretchy } from './kinds'
 
-const waterWords = { no: 'none', splash: 'splashes', wash: 'washing or rain', soak: 'soaking' } as const
+const waterWords = { no: 'no water', splash: 'splashes', wash: 'washing or rain', soak: 'soaking' } as const
+/** Where the limit stands on the label of a product, the advice is the label's. */
+const asSaid = (s: Situation, word: string, finding: Finding): Finding =>
+  s.labelled.includes(word) ? { ...finding, grade: 'label' } : finding
+
+const tooHotForGlue = rule(
+  'too-hot-for-glue',
+  'Bonded scrap under load at the highest temperature for 2 h, thermometer inside.',
+  'creep above softening; stated service limit',
+  (s) => {
+    const limit = s.family.serviceMaxC
+    if (s.tempMaxC === null || s.tempMaxC <= limit - 5) return null
+    return asSaid(s, 'serviceMaxC', s.tempMaxC > limit + 10
+      ? block(`It lets go in the heat: the joint meets ${s.tempMaxC} °C and this holds to about ${limit} °C.`)
+      : caution(`Near its limit of ${limit} °C it creeps slowly under load, and the joint meets ${s.tempMaxC} °C.`))
+  },
+) // prettier-ignore
+
+const partSoftensFirst = rule(
+  'part-softens-first',
+  'An unglued part at that heat for 2 h.',
+  'heat-deflection of the substrate',
+  (s) => {
+    const face = s.tempMaxC === null ? null : someFace(s, (m) => s.tempMaxC! > m.softensC - 5)
+    return face ? caution(`${called(face).replace(/^./, (c) => c.toUpperCase())} softens near ${face.material!.softensC} °C and the joint meets ${s.tempMaxC} °C: the part sags, whatever the glue.`) : null
+  },
+) // prettier-ignore
+
+const heatFormingAfterGluing = rule(
+  'heat-forming-after-gluing',
+  'Glue, heat and bend a scrap.',
+  'forming at 80–120 °C',
+  (s) => (s.later?.includes('heat-form') && s.family.serviceMaxC < 100 ? caution(`The heat gun that shapes the part also loosens this line (it holds to ${s.family.serviceMaxC} °C): form first, glue after.`) : null),
+) // prettier-ignore
+
+const tooCold = rule(
+  'too-cold',
+  'Overnight in the freezer, then bend and drop.',
+  'glass transition; brittleness',
+  (s) => (s.tempMinC !== null && s.tempMinC < s.family.serviceMinC ? asSaid(s, 'serviceMinC', caution(`Stiff in the cold: below ${s.family.serviceMinC} °C it cracks when knocked, and the joint meets ${s.tempMinC} °C.`)) : null),
+) // prettier-ignore
+
+const steadyLoadCreep = rule(
+  'steady-load-creep',
+  'Hang it for 72 h, mark the edge with a pen.',
+  'thermoplastic creep; design near one tenth of short-term strength',
+  (s) => {
+    const creeps = isPressure(s.family) || (isHotmelt(s.family) && !isFamilyOf(s, 'hotmelt-pur')) || isFamilyOf(s, 'pva-white', 'pva-tacky', 'rubber-cement', 'spray-contact', 'contact-solvent', 'contact-water')
+    return loaded(s, 'steady') && creeps ? caution('It holds a tug but slides slowly under a weight that hangs on it all day.') : null
+  },
+) // prettier-ignore
+
+const waterTooMuch = rule(
+  'water-too-much',
+  'Soak or wash as in real use, then peel.',
+  'water class of the cured film',
+  (s) => (s.water !== null && wetter(s.water, s.family.water) ? asSaid(s, 'water', block(`The joint meets ${waterWords[s.water]}; this glue stands ${waterWords[s.family.water]}.`)) : null),
+) // prettier-ignore
+
+const waterOnGlassAndMetal = rule(
+  'water-on-glass-and-metal',
+  'Soak for a week, then pry.',
+  'interfacial hydrolysis',
+  (s) => {
+    if (s.water !== 'wash' && s.water !== 'soak') return null
+    const face = isCa(s.family) || isEpoxy(s.family) || isFamilyOf(s, 'uv-acrylic') ? someFace(s, isAnyOf('glass', 'metal', 'ceramic-stone')) : null
+    return face ? caution(`Water creeps along smooth ${called(face)} over weeks, even where the glue itself survives.`) : null
+  },
+) // prettier-ignore
+
+const yellowsInView = rule(
+  'yellows-in-view',
+  'Half-covered scrap on a sunny sill for weeks.',
+  'photo-oxidation',
+  (s) => {
+    if (!s.family.yellows) return null
+    const seen = s.look === 'clear' || s.look === 'white'
+    // A thin lamp-cured line ages slowly indoors; only sun and years bring it to amber.
+    const ages = s.sun === true || s.lasts !== null
+    if (s.sun === true && s.look !== 'hidden') return caution('The line turns amber in the sun.')
+    if (!seen) return null
+    return isFamilyOf(s, 'uv-acrylic') && !ages ? note('The line may turn amber with years of light.') : caution('The line turns amber with light and age.')
+  },
+) // prettier-ignore
+
+const rigidOnFlexing = rule(
+  'rigid-on-flexing',
+  'Fold it fifty times.',
+  'strain mismatch; peel concentration',
+  (s) => {
+    const { flex } = s.family
+    const soft = someFace(s, stretchy)
+    if (flex === 'rigid' && soft) return caution(`${called(soft).replace(/^./, (c) => c.toUpperCase())} stretches and the glue sets hard: a stiff lump whose edge cracks or tears it.`)
+    if (flex === 'semi' && someFace(s, isAnyOf('fabric-stretch')) && (s.flex === 'must-flex' || loaded(s, 'flex'))) return caution('The knit stretches further than this glue does: the line cracks or puckers.')
+    const cloth = isFamilyOf(s, 'mma') ? someFace(s, (m) => m.group === 'textile') : null
+    if (cloth) return caution(`It sets into a stiff, heavy lump in ${called(cloth)}.`)
+    const bends = loaded(s, 'flex', 'peel') || s.flex === 'must-flex'
+    const sheet = someFace(s, (m) => m.flexible)
+    if (flex === 'rigid' && bends && sheet) return caution(`${called(sheet).replace(/^./, (c) => c.toUpperCase())} bends and the glue does not: the edge cracks or tears the part.`)
+    if (flex === 'rigid' && s.flex === 'must-flex') return caution('The joint must flex and this sets hard: it cracks.')
+    return flex === 'rigid' && s.flex === 'band' && sheet ? caution('The joint must give a little, and this sets hard.') : null
+  },
+) // prettier-ignore
+
+const elasticWhereStiff = rule(
+  'elastic-where-stiff',
+  'Hang it, then push sideways.',
+  'low shear modulus',
+  (s) => {
+    const { flex } = s.family
+    if (s.flex === 'must-be-stiff' && (flex === 'elastic' || flex === 'flexible')) return caution(`It stays ${flex === 'elastic' ? 'rubbery' : 'soft'}: the parts wobble and sag where the joint must be stiff.`)
+    if (s.flex === 'band' && flex === 'elastic') return caution('It stays rubbery, and the joint must not flop.')
+    const aligned = loaded(s, 'bend') && bothFaces(s, (m) => !m.flexible)
+    return aligned && flex === 'elastic' ? caution('A rubbery line lets hard parts wobble and sag.') : null
+  },
+) // prettier-ignore
+
+const unlikeExpansion = rule(
+  'unlike-expansion',
+  'Hot box then freezer, three rounds.',
+  'thermal and moisture movement',
+  (s) => {
+    if (s.family.flex !== 'rigid' || s.areaCm2 === null || s.areaCm2 <= 100) return null
+    const [a, b] = s.faces
+    if (!a.material || !b.material) return null
+    const swing = Math.max(20, s.tempMaxC ?? 20) - Math.min(20, s.tempMinC ?? 20)
+    const ratio = Math.max(a.material.modulusMPa, b.material.modulusMPa) / Math.min(a.material.modulusMPa, b.material.modulusMPa)
+    const unlike = a.material.id !== b.material.id && (ratio > 5 || a.material.group === 'wood' || b.material.group === 'wood')
+    return unlike && swing > 30 ? caution(`Over ${s.areaCm2.toFixed(0)} cm² and ${swing} °C of swing the two parts grow by different amounts and shear a rigid line apart.`) : null
+  },
+) // prettier-ignore
+
+const lineShows = rule(
+  'line-shows',
+  'Bond a scrap, view at arm’s length in the real light.',
+  'colour and refractive mismatch',
+  (s) => {
+    const { look } = s.family
+    const shows = inView(s) && (look === 'tinted' || look === 'opaque' || (look === 'haze' && s.look === 'clear'))
+    return shows ? caution(`The line or squeeze-out will show: it dries ${look === 'haze' ? 'hazy' : look}.`) : null
+  },
+) // prettier-ignore
 
 /** What the joint meets afterwards. */
 export const serviceRules: Rule[] = [
-  {
-    id: 'too-hot-for-glue', harm: false,
-    settleBy: 'Bonded scrap under load at the highest temperature for 2 h, thermometer inside.',
-    basis: 'creep above softening; stated service limit',
-    judge: (s) => {
-      const limit = s.family.serviceMaxC
-      if (s.tempMaxC === null || s.tempMaxC <= limit - 5) return null
-      return s.tempMaxC > limit + 10
-        ? block(`It lets go in the heat: the joint meets ${s.tempMaxC} °C and this holds to about ${limit} °C.`)
-        : caution(`Near its limit of ${limit} °C it creeps slowly under load, and the joint meets ${s.tempMaxC} °C.`)
-    },
-  },
-  {
-    id: 'too-cold', harm: false,
-    settleBy: 'Overnight in the freezer, then bend and drop.',
-    basis: 'glass transition; brittleness',
-    judge: (s) => (s.tempMinC !== null && s.tempMinC < s.family.serviceMinC ? caution(`Stiff in the cold: below ${s.family.serviceMinC} °C it cracks when knocked, and the joint meets ${s.tempMinC} °C.`) : null),
-  },
-  {
-    id: 'water-too-much', harm: false,
-    settleBy: 'Soak or wash as in real use, then peel.',
-    basis: 'water class of the cured film',
-    judge: (s) =>
-      s.water !== null && waterRank(s.water) > waterRank(s.family.water)
-        ? block(`The joint meets ${waterWords[s.water]}; this glue stands ${s.family.water === 'no' ? 'no water' : waterWords[s.family.water]}.`)
-        : null,
-  },
-  {
-    id: 'rigid-on-flexing', harm: false,
-    settleBy: 'Fold it fifty times.',
-    basis: 'strain mismatch; peel concentration',
-    judge: (s) => {
-      const bends = s.loads?.some((load) => load === 'flex' || load === 'peel')
-      return s.family.flex === 'rigid' && bends && someFace(s, (material) => material.flexible) ? caution('The part bends and the glue does not: the edge cracks or tears the part.') : null
-    },
-  },
-  {
-    id: 'rigid-in-peel-or-cleavage', harm: false,
-    settleBy: 'Peel strip, or drop it from waist height.',
-    basis: 'low fracture energy; stress at the edge',
-    judge: (s) =>
-      s.family.flex === 'rigid' && s.loads?.some((load) => load === 'peel' || load === 'cleavage' || load === 'impact')
-        ? caution('Strong in a straight pull, but it unzips from one edge or cracks when dropped.')
-        : null,
-  },
-  {
-    id: 'hot-wire-through-line', harm: false,
-    settleBy: 'Glue small dots away from the cut and try a scrap outdoors.',
-    basis: 'glue does not melt at wire temperature; decomposition fume',
-    judge: (s) => {
-      if (!s.later?.includes('hot-wire') || s.family.hotWire === 'yes') return null
-      return s.family.hotWire === 'slow'
-        ? caution('The wire drags through this line: keep glue out of the cut path.')
-        : block('The wire stalls at this line, burns a groove and drives off fumes; keep glue out of the cut path or take another.')
-    },
-  },
-  {
-    id: 'paint-will-not-hold', harm: false,
-    settleBy: 'Paint a glued scrap, cut a cross, pull tape.',
-    basis: 'low energy or too flexible film',
-    judge: (s) => (s.later?.includes('paint') && !s.family.paintable ? caution('Paint crawls or cracks on this film: keep it off the painted face.') : null),
-  },
-  {
-    id: 'line-shows', harm: false,
-    settleBy: 'Bond a scrap, view at arm’s length in the real light.',
-    basis: 'colour and refractive mismatch',
-    judge: (s) => {
-      const shows = s.look !== null && s.look !== 'hidden' && (s.family.look === 'tinted' || s.family.look === 'opaque' || (s.family.look === 'haze' && s.look === 'clear'))
-      return shows ? caution(`The line or squeeze-out will show: it dries ${s.family.look === 'haze' ? 'hazy' : s.family.look}.`) : null
-    },
-  },
+  tooHotForGlue, partSoftensFirst, heatFormingAfterGluing, tooCold, steadyLoadCreep, waterTooMuch, waterOnGlassAndMetal, yellowsInView,
+  rigidOnFlexing, elasticWhereStiff, unlikeExpansion, lineShows,
 ] // prettier-ignore

@@ -1,63 +1,177 @@
-import { isCyanoacrylate } from '../../knowledge/families'
-import { block, caution, type Rule } from '../rule'
-import { bothFaces, called, isAnyOf, someFace } from '../situation'
+import { shareOfBest } from '../../knowledge/strengths'
+import { block, BY_PULL, caution, fit, HARM, note, rule, worseOf, type Rule } from '../rule'
+import { bothFaces, called, isAnyOf, isFamilyOf, needs, someFace, withTrait } from '../situation'
+import { isCa, isContact, isHotmelt, isPressure, isPrint } from './kinds'
+
+const lowEnergyPlain = rule(
+  'low-energy-plain',
+  'Water drop, then a peel strip.',
+  'surface tension of glue above that of the face',
+  (s) => {
+    const face = someFace(s, (m) => m.surfaceEnergy === 'low')
+    if (!face || isFamilyOf(s, 'weld-hot-tool', 'unknown') || (isCa(s.family) && s.helpers.includes('primer'))) return null
+    return isHotmelt(s.family) || isPressure(s.family) || isContact(s.family) || isFamilyOf(s, 'mma')
+      ? caution(`It may grip cut cells of ${called(face)} but carries little on the smooth face; ask for a grade made for low-energy plastics.`)
+      : block(`Glue beads up on ${called(face)} and pops off clean.`)
+  },
+  BY_PULL,
+) // prettier-ignore
+
+const lowEnergyFit = rule(
+  'low-energy-fit',
+  'Peel strip, prepared against unprepared.',
+  'radical grafting, primer interphase or melt diffusion',
+  (s) => {
+    const face = someFace(s, isAnyOf('polyolefin', 'foam-pe'))
+    if (!face) return null
+    const [a, b] = s.faces
+    const weld = isFamilyOf(s, 'weld-hot-tool') && a.material?.id === b.material?.id
+    const primed = isCa(s.family) && s.helpers.includes('primer')
+    return weld || primed ? fit(`${weld ? 'Melting like to like' : 'The primer with instant glue'} is one of the few ways that really hold ${called(face)}.`) : null
+  },
+) // prettier-ignore
+
+const nonStickSurface = rule(
+  'non-stick-surface',
+  'Water drop: it stays round.',
+  'about 19 mN/m; only etched faces bond',
+  (s) => (someFace(s, (m) => m.surfaceEnergy === 'very-low') ? block('Non-stick plastic is made so that nothing holds; use screws, clips or a sleeve.') : null),
+  BY_PULL,
+) // prettier-ignore
+
+const hotGlueOnDenseSmooth = rule(
+  'hot-glue-on-dense-smooth',
+  'Bond, wait an hour, twist and look for a clean face.',
+  'heat sink; thermal shrink stress',
+  (s) => {
+    const face = isFamilyOf(s, 'hotmelt-low', 'hotmelt-high', 'hotmelt-fabric') ? someFace(s, isAnyOf('metal', 'glass', 'ceramic-stone', 'sheet-acrylic')) : null
+    return face ? caution(atFace(called(face))) : null
+  },
+  BY_PULL,
+) // prettier-ignore
+const atFace = (face: string) => `Cold ${face} freezes the glue before it wets, so it snaps off clean: warm and scuff the part, or choose another glue for any load.`
+
+const waterGlueOnSealedFaces = rule(
+  'water-glue-on-sealed-faces',
+  'Peel strip; a clean skin of glue lifts off.',
+  'mechanical key plus water removal',
+  (s) => {
+    if (!needs(s, 'porous-face') || !bothFaces(s, (m) => m.porosity < 0.3)) return null
+    const half = s.edgeMm === null ? '' : `; the middle lies ${s.edgeMm.toFixed(0)} mm from the rim`
+    return block(`It grips by soaking into fibres and finds none here: ${called(s.faces[0])} and ${called(s.faces[1])} are both sealed${half}.`)
+  },
+) // prettier-ignore
+
+const paintIsWeakLayer = rule(
+  'paint-is-weak-layer',
+  'Cut a cross into a painted scrap, press tape on, pull.',
+  'paint adhesion often below 1 MPa',
+  (s) => {
+    const face = s.faces.find((one) => one.state === 'painted-acrylic' || one.state === 'painted-solvent')
+    if (!face) return null
+    const text = `On side ${face.side} you glue to the paint, and the paint lets go first; bare the joint area.`
+    return s.loads?.length ? caution(text) : note(text)
+  },
+  BY_PULL,
+) // prettier-ignore
+
+const oldGlueLeft = rule(
+  'old-glue-left',
+  'Scrape one half bare, bond both, compare; water drop for silicone.',
+  'weak boundary layer; poor wetting',
+  (s) => {
+    const polish = withTrait(s, 'polish-near')
+    if (polish && !isFamilyOf(s, 'silicone')) return block(`Traces of silicone, wax or polish on side ${polish.side} stop nearly every glue and paint: strip and scrub it first.`)
+    const face = polish ?? s.faces.find((one) => one.state === 'old-glue')
+    return face ? caution(`On side ${face.side} new glue is only as good as the old layer below it: scrape it bare.`) : null
+  },
+  BY_PULL,
+) // prettier-ignore
+
+const glazedSkin = rule(
+  'glazed-skin',
+  'Peel strip, scuffed against shiny.',
+  'weak skin; lower true area',
+  (s) => {
+    const face = s.faces.find((one) => one.state === 'glazed') ?? someFace(s, (m, one) => isAnyOf('leather-coated', 'rubber-sole')(m) && one.state !== 'sanded')
+    return face ? caution(`The shiny skin or coating of side ${face.side} gives no key: scuff it matt.`) : null
+  },
+  BY_PULL,
+) // prettier-ignore
+
+const dirtyFace = rule(
+  'dirty-face',
+  'A water drop should spread; clear tape pressed on should come off clean.',
+  'weak boundary layer',
+  (s) => {
+    const dirty = s.faces.find((one) => one.state === 'greasy' || one.state === 'dusty')
+    const face = dirty ?? withTrait(s, 'mould-fresh')
+    return face ? caution(`Side ${face.side} is ${dirty ? face.state : 'fresh from the mould, oily or not wiped'}: glue sticks to the dirt and the dirt to nothing. Clean, sand, clean again.`) : null
+  },
+  BY_PULL,
+) // prettier-ignore
+
+const whichSide = rule(
+  'which-side',
+  'Peel strip of each side.',
+  'different surface chemistry and key',
+  (s) => {
+    const twoSided = isAnyOf('thermoform-filled', 'vinyl-soft', 'hook-loop', 'paper-coated', 'leather')
+    const fuses = isFamilyOf(s, 'heat-fuse')
+    return worseOf(s, (face, m) => {
+      if (!twoSided(m)) return null
+      if (fuses) return face.state === 'textured-side' ? caution(`Side ${face.side} is the textured one: it fuses on the smooth, tacky side.`) : note('It fuses on the smooth, tacky side.')
+      if (face.state === 'smooth-side') return caution(`You glue the smooth side of ${called(face)}: cloth or fibre backs and scuffed textured sides hold far better.`)
+      return face.state === null ? note(`The two sides of ${called(face)} bond very differently: say which one is glued.`) : null
+    })
+  },
+  BY_PULL,
+) // prettier-ignore
+
+const resinPrintNotCured = rule(
+  'resin-print-not-cured',
+  'White cloth wiped over it, gloves on; any smear means not cured.',
+  'monomer layer',
+  (s) => {
+    const face = withTrait(s, 'uncured', isAnyOf('print-resin'))
+    if (face) return block(`Wet resin on side ${face.side} stops the bond and harms skin: wash, dry and post-cure it first.`)
+    return someFace(s, isAnyOf('print-resin')) ? note('Only on a washed, post-cured print: wet resin stops the bond.') : null
+  },
+  HARM,
+) // prettier-ignore
+
+const printLayersSplit = rule(
+  'print-layers-split',
+  'Snap a printed scrap without glue.',
+  'interlayer strength near half of in-plane',
+  (s) => {
+    const face = withTrait(s, 'across-layers', isPrint)
+    if (face) return caution(`The print of side ${face.side} may split between its layers before the joint fails: add a pin or a patch, or turn the print.`)
+    return s.loads?.some((load) => load === 'tension' || load === 'bend') && someFace(s, isPrint) ? note('Pulled across its layers a print may split before the joint: say which way it is printed.') : null
+  },
+) // prettier-ignore
+
+/** Shares of the best that a pair can give, below which a glue hardly counts as holding; hard pairs give so much that a MPa is enough. */
+const HARDLY = { any: 0.06, belowOneMPa: 0.1, peel: 0.17 }
+const weakGrip = rule(
+  'weak-grip',
+  'Pull one scrap by hand against a glue you trust.',
+  'typical strengths of the tables, the weaker face counting',
+  (s) => {
+    const [a, b] = s.faces
+    // The tables hold unprimed values.
+    if (!a.material || !b.material || !s.loads?.length || (isCa(s.family) && s.helpers.includes('primer'))) return null
+    const here = shareOfBest(a.material.id, b.material.id, s.family.id)
+    if (!here) return null
+    const share = here.mpa / here.bestMPa
+    if (share < HARDLY.any || (share < HARDLY.belowOneMPa && here.mpa < 1)) return caution(`It hardly grips here: about ${here.mpa.toPrecision(2)} MPa, where the best for this pair give ${here.bestMPa.toPrecision(2)}.`)
+    return s.loads.includes('peel') && here.peel / here.bestPeel < HARDLY.peel ? caution(`It peels off easily here: about ${here.peel.toPrecision(2)} N/mm, where the best for this pair give ${here.bestPeel.toPrecision(2)}.`) : null
+  },
+  BY_PULL,
+) // prettier-ignore
 
 /** What a face lets stick to it. */
 export const surfaceRules: Rule[] = [
-  {
-    id: 'non-stick-surface', harm: false,
-    settleBy: 'Water drop: it stays round.',
-    basis: 'about 19 mN/m; only etched faces bond',
-    judge: (s) => (someFace(s, (material) => material.surfaceEnergy === 'very-low') ? block('Non-stick plastic is made so that nothing holds; use screws, clips or a sleeve.') : null),
-  },
-  {
-    id: 'low-energy-plain', harm: false,
-    settleBy: 'Water drop, then a peel strip.',
-    basis: 'surface tension of glue above that of the face',
-    judge: (s) => {
-      const face = someFace(s, (material) => material.surfaceEnergy === 'low')
-      const { id, mechanism } = s.family
-      if (!face || id === 'weld-hot-tool' || (isCyanoacrylate(id) && s.helpers.includes('primer'))) return null
-      const grips = mechanism === 'melt' || mechanism === 'pressure' || ['contact-solvent', 'contact-water', 'spray-contact', 'mma'].includes(id)
-      return grips
-        ? caution(`It may grip cut cells of ${called(face)} but carries little on the smooth face; ask for a grade made for low-energy plastics.`)
-        : block(`Glue beads up on ${called(face)} and pops off clean.`)
-    },
-  },
-  {
-    id: 'water-glue-on-sealed-faces', harm: false,
-    settleBy: 'Peel strip; a clean skin of glue lifts off.',
-    basis: 'mechanical key plus water removal',
-    judge: (s) =>
-      s.family.needs.includes('porous-face') && bothFaces(s, (material) => material.porosity < 0.3)
-        ? block(`It grips by soaking into fibres, and finds none here: ${called(s.faces[0])} and ${called(s.faces[1])} are both sealed.`)
-        : null,
-  },
-  {
-    id: 'paint-is-weak-layer', harm: false,
-    settleBy: 'Cut a cross into a painted scrap, press tape on, pull.',
-    basis: 'paint adhesion often below 1 MPa',
-    judge: (s) => {
-      const face = s.faces.find((one) => one.state === 'painted-acrylic' || one.state === 'painted-solvent')
-      return face && s.loads?.length ? caution(`On side ${face.side} you glue to the paint, and the paint lets go first; bare the joint area.`) : null
-    },
-  },
-  {
-    id: 'dirty-face', harm: false,
-    settleBy: 'A water drop should spread; clear tape pressed on should come off clean.',
-    basis: 'weak boundary layer',
-    judge: (s) => {
-      const face = s.faces.find((one) => one.state === 'greasy' || one.state === 'dusty')
-      return face ? caution(`Side ${face.side} is ${face.state}: glue sticks to the dirt and the dirt to nothing. Clean, sand, clean again.`) : null
-    },
-  },
-  {
-    id: 'glazed-skin', harm: false,
-    settleBy: 'Peel strip, scuffed against shiny.',
-    basis: 'weak skin; lower true area',
-    judge: (s) => {
-      const face = s.faces.find((one) => one.state === 'glazed') ?? someFace(s, (material, one) => isAnyOf('leather-coated', 'rubber-sole')(material) && one.state !== 'sanded')
-      return face ? caution(`The shiny skin of side ${face.side} gives no key: scuff it matt.`) : null
-    },
-  },
+  lowEnergyPlain, lowEnergyFit, nonStickSurface, hotGlueOnDenseSmooth, waterGlueOnSealedFaces, paintIsWeakLayer, oldGlueLeft, glazedSkin,
+  dirtyFace, whichSide, resinPrintNotCured, printLayersSplit, weakGrip,
 ] // prettier-ignore

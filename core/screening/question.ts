@@ -1,0 +1,111 @@
+import * as z from 'zod/mini'
+import { familyOf } from '../knowledge/families'
+import { faceStates, materialClassOf } from '../knowledge/materials'
+import { faceTraits, geometries, helpers, loadModes, stakes } from '../knowledge/vocabulary'
+import { openBrief } from '../records/joint'
+import { screen, type Screening } from './screen'
+import { situationOf, type Situation } from './situation'
+
+const yes = z.optional(z.nullable(z.boolean()))
+const number = z.optional(z.nullable(z.number()))
+const state = z.optional(z.nullable(z.enum(faceStates)))
+const traits = z.optional(z.nullable(z.array(z.enum(faceTraits))))
+
+/** One glue for one joint, asked in the words of the core contract. What is left out or null is unknown. */
+export const questionSchema = z.object({
+  joint: z.object({
+    a: z.nullable(z.string()), aState: state, aThicknessMm: number, aTraits: traits,
+    b: z.nullable(z.string()), bState: state, bThicknessMm: number, bTraits: traits,
+    geometry: z.optional(z.nullable(z.enum(geometries))),
+    load: z.optional(z.nullable(z.array(z.enum([...loadModes, 'steady'])))),
+    needs: z.optional(z.nullable(z.object({
+      clear: yes, neat: yes, white: yes, flex: z.optional(z.nullable(z.enum(['must-flex', 'must-be-stiff', 'band']))),
+      heatC: number, coldC: number, wash: yes, wet: yes, soak: yes, sun: yes,
+      carve: yes, sand: yes, hotWire: yes, heatForm: yes, paintOver: yes, boxed: yes,
+      indoorsNoVentilation: yes, heatNear: yes, skinContact: yes, children: yes, sensitised: yes, archival: yes, temporary: yes,
+      stakes: z.optional(z.nullable(z.array(z.enum(stakes)))),
+      maxCureH: number, repositionS: number, noClamp: yes, oneFaceOnly: yes, inShell: yes,
+      gapMm: number, roughFit: yes, curveMm: number, areaCm2: number, edgeMm: number, weightKg: number,
+      roomC: number, roomRH: number,
+    }))),
+  }),
+  adhesive: z.string(),
+  helpers: z.optional(z.nullable(z.array(z.enum(helpers)))),
+  dab: z.optional(z.nullable(z.enum(['ca-gel', 'hotmelt-low', 'tape-foam']))),
+}) // prettier-ignore
+export type Question = z.infer<typeof questionSchema>
+
+/** A need that is true counts; false and unknown ask nothing. */
+const said = <T>(value: boolean | null | undefined, then: T): T | null => (value ? then : null)
+
+/** @throws CodedError not-one-of for an unknown material or adhesive, with its path */
+export function situationOfQuestion(question: Question): Situation {
+  const { joint } = question
+  const n = joint.needs ?? {}
+  const materialOf = (id: string | null, path: string) => (id === null ? null : materialClassOf(id, path))
+  const open = openBrief()
+  const later = [n.paintOver && 'paint', n.sand && 'sand', n.carve && 'carve', n.hotWire && 'hot-wire', n.heatForm && 'heat-form'].filter((work) => typeof work === 'string') as Situation['later'] // prettier-ignore
+  const users = [n.children && 'child', n.sensitised && 'sensitised'].filter((user) => typeof user === 'string') as Situation['users'] // prettier-ignore
+  const side = (which: 'a' | 'b') => ({
+    material: joint[which],
+    thicknessMm: joint[`${which}ThicknessMm`] ?? null,
+    state: joint[`${which}State`] ?? null,
+    traits: joint[`${which}Traits`] ?? null,
+  })
+  const areaCm2 = n.areaCm2 ?? null
+  const base = situationOf(
+    { ...open, a: side('a'), b: side('b'), geometry: joint.geometry ?? null, weightKg: n.weightKg ?? null },
+    materialOf(joint.a, 'joint.a'),
+    materialOf(joint.b, 'joint.b'),
+    familyOf(question.adhesive, 'adhesive'),
+    { helpers: question.helpers ?? [], dab: question.dab ?? null },
+  )
+  return {
+    ...base,
+    loads: joint.load ?? null,
+    areaCm2,
+    edgeMm: n.edgeMm ?? edgeFrom(areaCm2, base),
+    gapMm: n.gapMm ?? null,
+    fit: said(n.roughFit, 'rough' as const),
+    curveMm: n.curveMm ?? null,
+    tempMaxC: n.heatC ?? null,
+    tempMinC: n.coldC ?? null,
+    water: n.soak ? 'soak' : n.wash ? 'wash' : n.wet ? 'splash' : null,
+    sun: said(n.sun, true),
+    flex: n.flex ?? null,
+    look: n.clear ? 'clear' : n.white ? 'white' : n.neat ? 'neat' : null,
+    boxed: said(n.boxed, true),
+    lasts: said(n.archival, 'archival' as const),
+    comesApart: n.temporary === true,
+    later: later?.length ? later : null,
+    readyH: n.maxCureH ?? null,
+    repositionS: n.repositionS ?? null,
+    canClamp: said(n.noClamp, true) === null ? null : false,
+    reach: said(n.oneFaceOnly, 'one' as const),
+    inShell: said(n.inShell, true),
+    air: said(n.indoorsNoVentilation, 'closed' as const),
+    heatNear: said(n.heatNear, true),
+    users: users?.length ? users : null,
+    skin: said(n.skinContact, true),
+    stakes: n.stakes ?? null,
+    roomC: n.roomC ?? null,
+    roomRH: n.roomRH ?? null,
+  }
+}
+
+/** Half-width of a joint whose area alone is known, taken as square; an edge against a face is as wide as its part is thick. */
+function edgeFrom(areaCm2: number | null, { geometry, faces }: Situation): number | null {
+  const thin = Math.min(...faces.map((face) => face.thicknessMm ?? face.material?.typicalThicknessMm ?? Infinity))
+  if (geometry === 'butt-edge' && Number.isFinite(thin)) return thin / 2
+  return areaCm2 === null ? null : (Math.sqrt(areaCm2) * 10) / 2
+}
+
+export interface QuestionAnswer {
+  verdict: Screening['verdict']
+  reasons: { rule: string; verdict: string; grade: string; text: string; settleBy: string; basis: string }[]
+}
+
+export function answerQuestion(question: Question): QuestionAnswer {
+  const { verdict, reasons } = screen(situationOfQuestion(question))
+  return { verdict, reasons: reasons.map(({ rule, verdict: own, grade, text, settleBy, basis }) => ({ rule, verdict: own, grade, text, settleBy, basis })) } // prettier-ignore
+}

@@ -1,0 +1,41 @@
+import type { UndoWay } from '../knowledge/undo'
+import { called, someFace, type Situation } from './situation'
+
+/** What the tables' sensitiveTo does not name. */
+const solventHarms: Record<string, (material: string, state: string | null) => boolean> = {
+  hydrocarbon: (material) => ['foam-xps', 'foam-eps', 'rubber-sole'].includes(material),
+  alcohol: (_, state) => state === 'painted-acrylic',
+  ketone: (_, state) => state?.startsWith('painted') === true,
+  aromatic: (_, state) => state?.startsWith('painted') === true,
+}
+
+/** What taking this joint apart in one way would do to its parts; null where nothing is known against it. */
+export function harmOfUndoing(way: UndoWay, s: Pick<Situation, 'faces'>): string | null {
+  const find = (test: Parameters<typeof someFace>[1]) => someFace(s as Situation, test)
+  switch (way.by) {
+    case 'cut':
+      return 'it can only be cut, sawn or torn'
+    case 'none':
+      return 'the parts have become one'
+    case 'heat': {
+      const face = find((m) => way.atC! > m.softensC)
+      if (face) return `it lets go near ${way.atC} °C and ${called(face)} softens at ${face.material!.softensC} °C`
+      const tender = way.prise ? find((m) => m.group !== 'hard' || m.flexible) : null
+      return tender ? `it must be prised off hot, which tears ${called(tender)}` : null
+    }
+    case 'water': {
+      const face = find((m) => m.sensitiveTo.includes('water'))
+      return face ? `it comes off with water, which spoils ${called(face)}` : null
+    }
+    case 'solvent': {
+      const face = find((m, one) => m.sensitiveTo.includes(way.solvent!) || solventHarms[way.solvent!]?.(m.id, one.state) === true)
+      return face ? `its remover attacks ${called(face)}` : null
+    }
+    case 'peel': {
+      const face = find((m) => !way.gentle && (m.group === 'paper' || m.group === 'foam'))
+      return face ? `peeling tears ${called(face)}` : null
+    }
+    case 'cold':
+      return null
+  }
+}
