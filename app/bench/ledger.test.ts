@@ -11,6 +11,7 @@ const stock = (id: string, left: number): RecordOf<'stock'> => ({
   id,
   adhesive: 'a1',
   batch: '',
+  boughtOn: null,
   openedOn: null,
   expiresOn: null,
   left,

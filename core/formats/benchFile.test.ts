@@ -33,7 +33,7 @@ describe('the bench file', () => {
   it('refuses a newer version and leaves it untouched', () => {
     const error = failure(edited((file) => (file.version = BENCH_FILE_VERSION + 1)))
     expect(error.code).toBe('newer-version')
-    expect(sayError(error)).toMatch(/has version 3; this app knows up to 2/)
+    expect(sayError(error)).toMatch(/has version 4; this app knows up to 3/)
   })
 
   it.each([
@@ -78,10 +78,33 @@ describe('the bench file', () => {
     })
     const read = readBenchFile(old)
     expect(read.migratedFrom).toBe(1)
-    expect(read.tables.adhesive).toEqual([glue, { ...glue, id: 'g2' }])
-    expect(read.tables.stock).toEqual([
-      { id: 'g1-pack', adhesive: 'g1', batch: '', openedOn: '2025-12-20', expiresOn: null, left: 1 },
+    expect(read.tables.adhesive).toEqual([
+      { ...glue, aliases: [] },
+      { ...glue, id: 'g2', aliases: [] },
     ])
+    expect(read.tables.stock).toEqual([
+      { id: 'g1-pack', adhesive: 'g1', batch: '', boughtOn: null, openedOn: '2025-12-20', expiresOn: null, left: 1 },
+    ])
+  })
+
+  it('migrates version 2: new words of the brief are open, a product has no other names, rules of the house have a table', () => {
+    const old = edited((file) => {
+      file.version = 2
+      delete file.tables['houseRule']
+      const brief = file.tables['joint']![0]!['brief'] as Record<string, unknown>
+      for (const word of Object.keys(brief))
+        if (['edgeMm', 'fit', 'curveMm', 'leverMm', 'flexDeg', 'sun', 'boxed', 'undo', 'repositionS', 'canClamp', 'reach', 'inShell', 'roomM3', 'heatNear', 'stakes', 'readyH', 'handledBy', 'perEvening'].includes(word)) delete brief[word] // prettier-ignore
+      brief['a'] = { material: 'card', thicknessMm: 1, state: 'clean' }
+      brief['gapMm'] = 0.5
+      file.tables['adhesive'] = [{ id: 'g1', name: 'Tin', family: 'contact-solvent', packSize: 250, packUnit: 'ml', packPrice: 9, label: {}, note: '' }] // prettier-ignore
+      file.tables['stock'] = [{ id: 's1', adhesive: 'g1', batch: 'x', openedOn: null, expiresOn: null, left: 1 }]
+    })
+    const { tables: read, migratedFrom } = readBenchFile(old)
+    expect(migratedFrom).toBe(2)
+    expect(read.joint[0]!.brief).toEqual({ ...openBrief(), gapMm: 0.5, a: { material: 'card', thicknessMm: 1, state: 'clean', traits: null } }) // prettier-ignore
+    expect(read.adhesive[0]!.aliases).toEqual([])
+    expect(read.stock[0]!.boughtOn).toBeNull()
+    expect(read.houseRule).toEqual([])
   })
 
   it('has a migration, run in this file, from every older version', () => {

@@ -74,10 +74,7 @@ const best = new Map<string, Pick<ShareOfBest, 'bestMPa' | 'bestPeel'>>()
 const shown = (a: string, b: string, family: string): [mpa: number, peel: number] | null => {
   const [one, two] = [typicalStrength(a, family), typicalStrength(b, family)]
   if (!one || !two) return null
-  return [
-    Math.min(one.observedMPa, two.observedMPa),
-    Math.min(one.observedPeelNPerMm, two.observedPeelNPerMm),
-  ]
+  return [Math.min(one.observedMPa, two.observedMPa), Math.min(one.observedPeelNPerMm, two.observedPeelNPerMm)]
 }
 
 /** null where the tables hold no value. */

@@ -21,17 +21,34 @@ const water = (how: string, sideEffect = 'May swell paper, card and leather, run
 const peel = (how: string, gentle = false, sideEffect = gentle ? 'May leave traces: roll them off' : 'May lift fibres, paint or nap'): UndoWay => ({ by: 'peel', how, gentle, sideEffect }) // prettier-ignore
 const cold = (how: string): UndoWay => ({ by: 'cold', how, sideEffect: 'Brittle plastic parts may crack too' })
 const debonder: UndoWay = { by: 'solvent', solvent: 'ketone', how: 'Acetone-type debonder at the edge, a minute, again, then ease apart; moving air, no flame, gloves the data sheet names', sideEffect: 'May melt styrene and acrylic, dull prints and paint; flammable vapour' } // prettier-ignore
-const alcohol = (how: string): UndoWay => ({ by: 'solvent', solvent: 'alcohol', how, sideEffect: 'May craze stressed clear plastic; flammable' })
+const alcohol = (how: string): UndoWay => ({
+  by: 'solvent',
+  solvent: 'alcohol',
+  how,
+  sideEffect: 'May craze stressed clear plastic; flammable',
+})
 const thinner = (how: string, solvent: UndoWay['solvent'] = 'aromatic'): UndoWay => ({ by: 'solvent', solvent, how, sideEffect: 'May lift paint and soften rubber and foam; flammable' }) // prettier-ignore
 
-const pva = [water('Warm damp cloth or a soak until it turns white and soft'), heat(65, 'Warm it with steam and ease it open')]
+const pva = [
+  water('Warm damp cloth or a soak until it turns white and soft'),
+  heat(65, 'Warm it with steam and ease it open'),
+]
 const priseHot = (atC: number, how: string): UndoWay => ({ ...heat(atC, how), prise: true })
-const instant = [debonder, priseHot(100, 'Warm the line until it weakens, then twist'), cut('A sharp knock or a thin blade along the line')]
+const instant = [
+  debonder,
+  priseHot(100, 'Warm the line until it weakens, then twist'),
+  cut('A sharp knock or a thin blade along the line'),
+]
 const melt = (atC: number) => [alcohol('A drop of isopropanol at the edge, then lift'), heat(atC, 'Reheat with a heat gun on low and pull'), cold('An hour in the freezer, then flick it off smooth faces')] // prettier-ignore
 const moistureCured = [cut()]
 const isocyanateCured = [cut('Cut or saw; do not heat or burn it, the fume may harm', 'May mark both faces')]
-const epoxy = (atC: number) => [priseHot(atC, 'Warm the line and prise while hot; moving air'), cut('Saw beside the line')]
-const welded: UndoWay[] = [{ by: 'none', how: 'The parts are one piece: saw beside the joint', sideEffect: 'The part is lost' }]
+const epoxy = (atC: number) => [
+  priseHot(atC, 'Warm the line and prise while hot; moving air'),
+  cut('Saw beside the line'),
+]
+const welded: UndoWay[] = [
+  { by: 'none', how: 'The parts are one piece: saw beside the joint', sideEffect: 'The part is lost' },
+]
 const sticky = peel('Peel low and slow, warm it first where it resists', true)
 
 const ways: Record<string, UndoWay[]> = {
@@ -84,4 +101,3 @@ const ways: Record<string, UndoWay[]> = {
 
 /** The ways to undo a family's joint, the mildest first; none for a family that is not in the tables. */
 export const undoOf = (family: string): readonly UndoWay[] => ways[family] ?? []
-

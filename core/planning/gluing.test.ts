@@ -86,8 +86,8 @@ describe('where a joint stands', () => {
     heatC: 20,
     water: 'no' as const,
     air: 'window' as const,
-    a: { material: 'card', thicknessMm: null, state: null },
-    b: { material: 'wood', thicknessMm: null, state: null },
+    a: { material: 'card', thicknessMm: null, state: null, traits: null },
+    b: { material: 'wood', thicknessMm: null, state: null, traits: null },
   }
   const contact = procedureOf('contact-solvent')
   const round = { id: 'r' } as never

@@ -28,7 +28,9 @@ export function harmOfUndoing(way: UndoWay, s: Pick<Situation, 'faces'>): string
       return face ? `it comes off with water, which spoils ${called(face)}` : null
     }
     case 'solvent': {
-      const face = find((m, one) => m.sensitiveTo.includes(way.solvent!) || solventHarms[way.solvent!]?.(m.id, one.state) === true)
+      const face = find(
+        (m, one) => m.sensitiveTo.includes(way.solvent!) || solventHarms[way.solvent!]?.(m.id, one.state) === true,
+      )
       return face ? `its remover attacks ${called(face)}` : null
     }
     case 'peel': {

@@ -5,7 +5,8 @@ import { coverS } from './cover'
 
 /** Days until the middle of a closed joint is dry or cured: (half-width ÷ k)², k in mm/√day (methods.md 6). */
 const rimDays = (edgeMm: number, k: number) => (edgeMm / k) ** 2
-const days = (n: number) => (n > 365 ? 'over a year' : `about ${Math.max(1, Math.round(n))} ${n < 1.5 ? 'day' : 'days'}`)
+const days = (n: number) =>
+  n > 365 ? 'over a year' : `about ${Math.max(1, Math.round(n))} ${n < 1.5 ? 'day' : 'days'}`
 
 const waterTrapped = rule(
   'water-trapped',

@@ -49,7 +49,8 @@ const hotGlueOnDenseSmooth = rule(
   },
   BY_PULL,
 ) // prettier-ignore
-const atFace = (face: string) => `Cold ${face} freezes the glue before it wets, so it snaps off clean: warm and scuff the part, or choose another glue for any load.`
+const atFace = (face: string) =>
+  `Cold ${face} freezes the glue before it wets, so it snaps off clean: warm and scuff the part, or choose another glue for any load.`
 
 const waterGlueOnSealedFaces = rule(
   'water-glue-on-sealed-faces',
