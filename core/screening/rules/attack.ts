@@ -29,8 +29,8 @@ const heatMarksPart = rule(
   'One bead or press on the thinnest scrap; slice it open and lay a straightedge on it.',
   'application 120–190 °C against 60–80 °C softening',
   (s) => {
-    // Fusing like to like is meant to soften the faces.
-    if (!needs(s, 'heat') || isFamilyOf(s, 'weld-hot-tool', 'heat-fuse')) return null
+    // Heat-formable sheet is meant to soften where it fuses.
+    if (!needs(s, 'heat') || isFamilyOf(s, 'heat-fuse')) return null
     const face = someFace(s, (m, one) => {
       const thin = one.thicknessMm !== null && one.thicknessMm < 1
       const plastic = ['thermoform', 'print', 'sheet'].includes(m.group)

@@ -121,7 +121,9 @@ const bigBatchHeat = rule(
   (s) => {
     if (!isFamilyOf(s, 'epoxy-fast', 'epoxy-slow', 'mma', 'uv-acrylic') || s.areaCm2 === null) return null
     const grams = glueGrams(s.family, s.areaCm2, s.gapMm)
-    const tender = someFace(s, (m, face) => isFoam(m) || (face.thicknessMm !== null && face.thicknessMm < 1 && ['sheet', 'thermoform', 'print'].includes(m.group)))
+    // Spread thin over a broad face the same grams shed their heat: a pool is what stands a millimetre deep or more.
+    const pool = s.gapMm !== null && s.gapMm >= 1
+    const tender = pool ? someFace(s, (m, face) => isFoam(m) || (face.thicknessMm !== null && face.thicknessMm < 1 && ['sheet', 'thermoform', 'print'].includes(m.group))) : null
     return grams > 50 || (tender && grams > 10) ? caution(`About ${grams.toFixed(0)} g in one place heats itself${tender ? ` and can melt side ${tender.side}` : ' and can smoke'}: fill in thin layers.`) : null
   },
   HARM,

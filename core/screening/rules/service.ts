@@ -96,10 +96,13 @@ const rigidOnFlexing = rule(
     const soft = someFace(s, stretchy)
     if (flex === 'rigid' && soft) return caution(`${called(soft).replace(/^./, (c) => c.toUpperCase())} stretches and the glue sets hard: a stiff lump whose edge cracks or tears it.`)
     if (flex === 'semi' && someFace(s, isAnyOf('fabric-stretch')) && (s.flex === 'must-flex' || loaded(s, 'flex'))) return caution('The knit stretches further than this glue does: the line cracks or puckers.')
-    const cloth = isFamilyOf(s, 'mma') ? someFace(s, (m) => m.group === 'textile') : null
-    if (cloth) return caution(`It sets into a stiff, heavy lump in ${called(cloth)}.`)
     const bends = loaded(s, 'flex', 'peel') || s.flex === 'must-flex'
     const sheet = someFace(s, (m) => m.flexible)
+    const soaked = isFamilyOf(s, 'mma') ? someFace(s, (m) => m.group === 'textile' || (bends && m.flexible)) : null
+    if (soaked) return caution(`It sets into a stiff, heavy line on ${called(soaked)}.`)
+    // Film-forming pastes and white glues stay soft as a film, but crack where a thick line folds again and again.
+    const folds = loaded(s, 'flex') && s.flex === 'must-flex'
+    if (folds && sheet && isFamilyOf(s, 'pva-white', 'pva-tacky', 'decoupage-medium', 'acrylic-paste', 'construction-water', 'construction-solvent')) return caution('It stays only half soft: the line cracks where it is folded again and again.')
     if (flex === 'rigid' && bends && sheet) return caution(`${called(sheet).replace(/^./, (c) => c.toUpperCase())} bends and the glue does not: the edge cracks or tears the part.`)
     if (flex === 'rigid' && s.flex === 'must-flex') return caution('The joint must flex and this sets hard: it cracks.')
     return flex === 'rigid' && s.flex === 'band' && sheet ? caution('The joint must give a little, and this sets hard.') : null
@@ -114,8 +117,11 @@ const elasticWhereStiff = rule(
     const { flex } = s.family
     if (s.flex === 'must-be-stiff' && (flex === 'elastic' || flex === 'flexible')) return caution(`It stays ${flex === 'elastic' ? 'rubbery' : 'soft'}: the parts wobble and sag where the joint must be stiff.`)
     if (s.flex === 'band' && flex === 'elastic') return caution('It stays rubbery, and the joint must not flop.')
-    const aligned = loaded(s, 'bend') && bothFaces(s, (m) => !m.flexible)
-    return aligned && flex === 'elastic' ? caution('A rubbery line lets hard parts wobble and sag.') : null
+    if (!bothFaces(s, (m) => !m.flexible)) return null
+    if (loaded(s, 'bend') && flex === 'elastic') return caution('A rubbery line lets hard parts wobble and sag.')
+    // Edge to edge or round in a socket there is no overlap to steady the parts.
+    const unsteady = (s.geometry === 'butt-edge' || s.geometry === 'rod') && loaded(s, 'tension', 'bend', 'torsion')
+    return unsteady && (flex === 'elastic' || flex === 'flexible') ? caution('With so little face a soft line lets hard parts wobble and slide apart slowly.') : null
   },
 ) // prettier-ignore
 

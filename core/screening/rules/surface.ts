@@ -1,7 +1,8 @@
+import type { MaterialClass } from '../../knowledge/materials'
 import { shareOfBest } from '../../knowledge/strengths'
 import { block, BY_PULL, caution, fit, HARM, note, rule, worseOf, type Rule } from '../rule'
 import { bothFaces, called, isAnyOf, isFamilyOf, needs, someFace, withTrait } from '../situation'
-import { isCa, isContact, isHotmelt, isPressure, isPrint } from './kinds'
+import { isCa, isContact, isHotmelt, isPaper, isPressure, isPrint, isTextile, styreneFoam } from './kinds'
 
 const lowEnergyPlain = rule(
   'low-energy-plain',
@@ -165,8 +166,59 @@ const weakGrip = rule(
     const here = shareOfBest(a.material.id, b.material.id, s.family.id)
     if (!here) return null
     const share = here.mpa / here.bestMPa
-    if (share < HARDLY.any || (share < HARDLY.belowOneMPa && here.mpa < 1)) return caution(`It hardly grips here: about ${here.mpa.toPrecision(2)} MPa, where the best for this pair give ${here.bestMPa.toPrecision(2)}.`)
+    // Paper and card weigh little: a dot or a tape that is not peeled holds them.
+    const light = isPressure(s.family) && someFace(s, isPaper) && !s.loads.some((load) => ['peel', 'flex', 'impact', 'steady', 'cleavage'].includes(load))
+    if (light) return null
+    // A rubbery seal holds by its area: half a MPa between hard faces is what it is chosen for.
+    const seal = s.family.flex === 'elastic' && s.family.form === 'paste' && bothFaces(s, (m) => m.group === 'hard' || m.group === 'wood')
+    if (share < HARDLY.any || (share < HARDLY.belowOneMPa && here.mpa < 1 && !seal)) return caution(`It hardly grips here: about ${here.mpa.toPrecision(2)} MPa, where the best for this pair give ${here.bestMPa.toPrecision(2)}.`)
+    // Where paper is peeled it tears within the sheet, at less than water-borne glue holds.
+    if (s.family.mechanism === 'evaporate-water' && someFace(s, isPaper)) return null
     return s.loads.includes('peel') && here.peel / here.bestPeel < HARDLY.peel ? caution(`It peels off easily here: about ${here.peel.toPrecision(2)} N/mm, where the best for this pair give ${here.bestPeel.toPrecision(2)}.`) : null
+  },
+  BY_PULL,
+) // prettier-ignore
+
+/** Acrylic-rich pastes grip dense faces by themselves; textile glue takes on foam that is cut or sanded. */
+const gripsOneSideOnly = rule(
+  'grips-one-side-only',
+  'Pull one open by hand: a clean skin of glue on the sealed side.',
+  'mechanical key on one side, none on the other',
+  (s) => {
+    if (!needs(s, 'porous-face') || isFamilyOf(s, 'acrylic-paste', 'construction-water', 'construction-solvent')) return null
+    const porous = someFace(s, (m) => m.porosity >= 0.3)
+    const sealed = someFace(s, (m) => m.porosity <= 0.1 && !styreneFoam(m) && !(m.group === 'foam' && isFamilyOf(s, 'fabric-glue')))
+    if (!porous || !sealed) return null
+    // Sealed in between two coats it holds paper and thin cloth on glass, plastic and foam that nothing pulls at.
+    const light = isAnyOf('paper')(porous.material!) || (isFamilyOf(s, 'decoupage-medium') && (isPaper(porous.material!) || isTextile(porous.material!)))
+    const text = `It soaks into ${called(porous)} but only lies on ${called(sealed)}, and lets go there first.`
+    return light || !s.loads?.length ? note(text) : caution(text)
+  },
+  BY_PULL,
+) // prettier-ignore
+
+const paperGlueElsewhere = rule(
+  'paper-glue-elsewhere',
+  'Pull one scrap by hand against a glue you trust.',
+  'low solids, made for sheets that tear first',
+  (s) => {
+    const cloth = (m: MaterialClass) => isTextile(m) && !isAnyOf('webbing', 'hook-loop', 'felt')(m)
+    const sheet = isPaper
+    const made = { 'glue-stick': sheet, 'starch-paste': (m: MaterialClass) => sheet(m) || cloth(m) || m.id === 'leather', 'decoupage-medium': (m: MaterialClass) => sheet(m) || cloth(m) }[s.family.id]
+    if (!made || !bothFaces(s, (m) => !made(m))) return null
+    const [a, b] = s.faces
+    return caution(`It is made for ${s.family.id === 'decoupage-medium' ? 'paper and thin cloth laid on something' : 'paper and card'}, and carries little between ${called(a)} and ${called(b)}.`)
+  },
+  BY_PULL,
+) // prettier-ignore
+
+const touchesTipsOnly = rule(
+  'tape-on-fibres',
+  'Press a strip on, pull: fibre or dust on the tape, and no grip.',
+  'a film touches only the tips of a nap or open cell',
+  (s) => {
+    const face = isPressure(s.family) ? someFace(s, (m) => m.porosity >= 0.8 && !isPaper(m)) : null
+    return face ? caution(`A sticky film touches only the tips of ${called(face)} and lifts off with fibre or dust.`) : null
   },
   BY_PULL,
 ) // prettier-ignore
@@ -174,5 +226,5 @@ const weakGrip = rule(
 /** What a face lets stick to it. */
 export const surfaceRules: Rule[] = [
   lowEnergyPlain, lowEnergyFit, nonStickSurface, hotGlueOnDenseSmooth, waterGlueOnSealedFaces, paintIsWeakLayer, oldGlueLeft, glazedSkin,
-  dirtyFace, whichSide, resinPrintNotCured, printLayersSplit, weakGrip,
+  dirtyFace, whichSide, resinPrintNotCured, printLayersSplit, gripsOneSideOnly, paperGlueElsewhere, touchesTipsOnly, weakGrip,
 ] // prettier-ignore
