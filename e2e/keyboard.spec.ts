@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { expect, openBench, test } from './maker'
 
 /** Tabs on until the focus stands on what is wanted; as a person does it, who sees where it stands. */
-async function tabTo(page: Page, wanted: RegExp, most = 160): Promise<void> {
+async function tabTo(page: Page, wanted: RegExp, most = 500): Promise<void> {
   for (let i = 0; i < most; i++) {
     const name = await page.evaluate(() => {
       const at = document.activeElement as HTMLElement | null

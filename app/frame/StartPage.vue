@@ -23,6 +23,7 @@ const build = computed(() => bench.all('build')[0] ?? null)
 const views = computed(() => jointsInOrder(bench).map((joint) => viewJoint(bench, joint, now.value)))
 const timers = computed(() => runningTimers(bench, now.value))
 const concerns = computed(() => shelfConcerns(bench.all('stock'), bench.all('adhesive'), now.value))
+const due = computed(() => bench.all('houseRule').filter(({ lookAgainOn }) => lookAgainOn !== null && Date.parse(`${lookAgainOn}T00:00`) <= now.value)) // prettier-ignore
 const days = computed(() =>
   build.value?.inServiceBy
     ? Math.ceil((Date.parse(`${build.value.inServiceBy}T12:00`) - now.value) / 86_400_000)
@@ -141,6 +142,13 @@ async function askAbout() {
         </li>
       </ol>
       <p v-else class="mute">No clock runs. It starts when a coupon’s glue is put on.</p>
+      <template v-if="due.length">
+        <h2>Look again</h2>
+        <p v-for="rule in due" :key="rule.id">
+          <router-link :to="{ name: 'shelf', hash: '#house-rules' }">{{ rule.name }}</router-link>: you wanted to look
+          at this rule again on {{ dayName(rule.lookAgainOn!) }}.
+        </p>
+      </template>
       <template v-if="concerns.length">
         <h2>Shelf</h2>
         <p v-for="concern in concerns" :key="concern.id">

@@ -21,7 +21,7 @@ export const useFinder = defineStore('finder', () => {
     const has = (...words: string[]) => words.some((word) => word.toLowerCase().includes(wanted))
     const joints = jointsInOrder(bench).filter((joint) => has(joint.code, joint.name))
     const coupons = wanted ? bench.all('coupon').filter((coupon) => has(coupon.label)) : []
-    const glues = bench.all('adhesive').filter((adhesive) => has(adhesive.name, adhesive.family))
+    const glues = bench.all('adhesive').filter((adhesive) => has(adhesive.name, adhesive.family, ...adhesive.aliases))
     return [
       ...joints.map((joint) => ({
         key: joint.id,

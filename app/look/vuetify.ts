@@ -12,6 +12,7 @@ export const vuetify = createVuetify({
     global: { ripple: false },
     VBtn: { variant: 'text', elevation: 0 },
     VMenu: { transition: false, closeOnContentClick: false, offset: 6 },
+    VBottomSheet: { transition: false },
     VDialog: { transition: false, maxWidth: 640 },
     VTooltip: { transition: false, openDelay: 350, maxWidth: 300 },
     VSnackbar: { transition: false },

@@ -1,21 +1,37 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { families, familyOf } from '../../core/knowledge/families'
+import { families, familyOf, unknownFamily } from '../../core/knowledge/families'
+import { hazardCodes } from '../../core/knowledge/hazards'
+import { volatileShareOf } from '../../core/knowledge/volatile'
 import { sayError } from '../../core/messages'
 import type { Adhesive, StockItem } from '../../core/records/shelf'
 import { useBench } from '../bench/store'
 import { lasting } from '../look/figures'
 import { glueForm, keepGlue } from './shelfWork'
+import { sameGlues } from './sameGlue'
 
 const props = defineProps<{ adhesive: Adhesive | null; pack: StockItem | null }>()
 const emit = defineEmits<{ done: [] }>()
 const bench = useBench()
 const form = ref(glueForm(props.adhesive, props.pack))
+const newPack = ref(false)
 const problem = ref('')
 const family = computed(() => familyOf(form.value.family))
+const known = computed(() => family.value.id !== unknownFamily.id)
+const usual = (seconds: number) => (known.value ? lasting(seconds) : 'see its label')
+const alike = computed(() => sameGlues(form.value, bench.all('adhesive'), props.adhesive?.id ?? null))
+const ownHazards = computed({
+  get: () => form.value.hazards !== null,
+  set: (own) => (form.value.hazards = own ? [...family.value.hazards] : null),
+})
+/** A fresh pack beside the old one: the old one stays as it was. */
+function startPack() {
+  newPack.value = true
+  Object.assign(form.value, { batch: '', bought: '', opened: '', expires: '', left: '100' })
+}
 async function keep() {
   try {
-    if (await keepGlue(bench, form.value, props.adhesive, props.pack)) emit('done')
+    if (await keepGlue(bench, form.value, props.adhesive, newPack.value ? null : props.pack)) emit('done')
   } catch (error) {
     problem.value = sayError(error)
   }
@@ -36,8 +52,16 @@ async function keep() {
       <span>Its family</span>
       <select v-model="form.family" class="plain">
         <option v-for="one in families" :key="one.id" :value="one.id">{{ one.name }}</option>
+        <option :value="unknownFamily.id">not known</option>
       </select>
     </label>
+    <label class="field two"
+      ><span>Other names it goes by, between commas</span
+      ><input v-model="form.aliases" class="plain" placeholder="Cobbler’s tin, the yellow one" maxlength="200"
+    /></label>
+    <p v-if="alike.length" class="careful whole" role="status">
+      May be the same as {{ alike.map(({ name }) => name).join(', ') }}, which already stands on the shelf.
+    </p>
     <label class="field"
       ><span>Pack holds</span
       ><input v-model="form.packSize" class="plain" inputmode="decimal" :placeholder="String(family.packSize)"
@@ -52,26 +76,80 @@ async function keep() {
       ><span>Price of a pack</span
       ><input v-model="form.packPrice" class="plain" inputmode="decimal" :placeholder="String(family.packPrice)"
     /></label>
-    <label class="field"><span>Left, %</span><input v-model="form.left" class="plain" inputmode="decimal" /></label>
-    <label class="field"><span>Opened on</span><input v-model="form.opened" class="plain" type="date" /></label>
-    <label class="field"><span>Good until</span><input v-model="form.expires" class="plain" type="date" /></label>
-    <p class="mute small whole">What the label says, where it differs from its family. Empty means as usual.</p>
-    <label class="field"
-      ><span>Wait before closing</span><input v-model="form.wait" class="plain" :placeholder="lasting(family.waitMinS)"
-    /></label>
-    <label class="field"
-      ><span>Hold</span><input v-model="form.hold" class="plain" :placeholder="lasting(family.holdS)"
-    /></label>
-    <label class="field"
-      ><span>Can be handled after</span
-      ><input v-model="form.handling" class="plain" :placeholder="lasting(family.handlingS)"
-    /></label>
-    <label class="field"
-      ><span>Full cure</span><input v-model="form.full" class="plain" :placeholder="lasting(family.fullS)"
-    /></label>
-    <label class="field"
-      ><span>Holds to</span><input v-model="form.heat" class="plain" :placeholder="`${family.serviceMaxC} °C`"
-    /></label>
+    <fieldset class="whole">
+      <legend>
+        {{ newPack ? 'The new pack' : 'The pack in use' }}
+        <v-btn v-if="pack && !newPack" class="quiet" @click="startPack">Start a new pack</v-btn>
+      </legend>
+      <label class="field"><span>Batch</span><input v-model="form.batch" class="plain" maxlength="60" /></label>
+      <label class="field"><span>Bought on</span><input v-model="form.bought" class="plain" type="date" /></label>
+      <label class="field"><span>Opened on</span><input v-model="form.opened" class="plain" type="date" /></label>
+      <label class="field"><span>Good until</span><input v-model="form.expires" class="plain" type="date" /></label>
+      <label class="field"><span>Left, %</span><input v-model="form.left" class="plain" inputmode="decimal" /></label>
+    </fieldset>
+    <fieldset class="whole">
+      <legend>What the label says, where it differs from its family. Empty means as usual.</legend>
+      <label class="field"
+        ><span>Wait before closing</span><input v-model="form.wait" class="plain" :placeholder="usual(family.waitMinS)"
+      /></label>
+      <label class="field"
+        ><span>Hold</span><input v-model="form.hold" class="plain" :placeholder="usual(family.holdS)"
+      /></label>
+      <label class="field"
+        ><span>Can be handled after</span
+        ><input v-model="form.handling" class="plain" :placeholder="usual(family.handlingS)"
+      /></label>
+      <label class="field"
+        ><span>Full cure</span><input v-model="form.full" class="plain" :placeholder="usual(family.fullS)"
+      /></label>
+      <label class="field"
+        ><span>Holds to</span
+        ><input v-model="form.heat" class="plain" :placeholder="known ? `${family.serviceMaxC} °C` : 'see its label'"
+      /></label>
+      <label class="field"
+        ><span>Down to</span
+        ><input v-model="form.cold" class="plain" :placeholder="known ? `${family.serviceMinC} °C` : 'see its label'"
+      /></label>
+      <label class="field"
+        ><span>Bridges</span
+        ><input v-model="form.gap" class="plain" :placeholder="known ? `${family.gapMaxMm} mm` : 'see its label'"
+      /></label>
+      <label class="field"
+        ><span>Stands</span
+        ><select v-model="form.water" class="plain">
+          <option value="">as its family</option>
+          <option value="no">no water</option>
+          <option value="splash">splashes</option>
+          <option value="wash">rain or washing</option>
+          <option value="soak">soaking</option>
+        </select></label
+      >
+      <label class="field"
+        ><span>Evaporates, % by weight</span
+        ><input
+          v-model="form.volatile"
+          class="plain"
+          inputmode="decimal"
+          :placeholder="String(Math.round(volatileShareOf(family) * 100))"
+      /></label>
+      <label class="field"
+        ><span>Limit in its data sheet, mg/m³</span
+        ><input v-model="form.limit" class="plain" inputmode="decimal" placeholder="none typed"
+      /></label>
+    </fieldset>
+    <fieldset class="whole">
+      <legend>
+        <label
+          ><input v-model="ownHazards" type="checkbox" /> Its label names other hazards than its family usually
+          has</label
+        >
+      </legend>
+      <template v-if="form.hazards">
+        <label v-for="code in hazardCodes" :key="code" class="tick"
+          ><input v-model="form.hazards" type="checkbox" :value="code" /> {{ code.replace(/-/g, ' ') }}</label
+        >
+      </template>
+    </fieldset>
     <p v-if="problem" class="problem whole" role="alert">{{ problem }}</p>
     <div class="acts whole">
       <v-btn class="go" type="submit">{{ adhesive ? 'Keep the changes' : 'Put it on the shelf' }}</v-btn>
@@ -81,11 +159,19 @@ async function keep() {
 </template>
 
 <style scoped>
-.editor {
+.editor,
+fieldset {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 12px;
+}
+.editor {
   padding: 16px;
+}
+legend {
+  font-size: 0.9375rem;
+  color: var(--mute);
+  padding-bottom: 8px;
 }
 .two {
   grid-column: span 2;
@@ -93,8 +179,20 @@ async function keep() {
 .whole {
   grid-column: 1 / -1;
 }
+.tick {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+  font-size: 0.9375rem;
+}
 .acts {
   display: flex;
   gap: 10px;
+}
+@media (max-width: 500px) {
+  .two {
+    grid-column: 1 / -1;
+  }
 }
 </style>

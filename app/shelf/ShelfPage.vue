@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { familyOf, isFamily } from '../../core/knowledge/families'
 import { materialClasses, materialClassOf } from '../../core/knowledge/materials'
 import { hazardsOf } from '../../core/knowledge/hazards'
 import { sayError } from '../../core/messages'
@@ -8,9 +7,11 @@ import { showMoney } from '../../core/quantities/money'
 import type { Adhesive, Material } from '../../core/records/shelf'
 import { useBench } from '../bench/store'
 import { lasting } from '../look/figures'
-import { timesOf } from '../../core/planning/steps'
+import { packInUse, productFamily } from '../../core/screening/shortlist'
+import { now } from '../bench/clock'
 import GlueEditor from './GlueEditor.vue'
 import HandCalibration from './HandCalibration.vue'
+import HouseRules from './HouseRules.vue'
 import InstrumentForm from './InstrumentForm.vue'
 import { keepMaterial } from './shelfWork'
 
@@ -18,9 +19,8 @@ const bench = useBench()
 const glues = computed(() => bench.all('adhesive').sort((x, y) => x.name.localeCompare(y.name)))
 const materials = computed(() => bench.all('material').sort((x, y) => x.name.localeCompare(y.name)))
 const editing = ref<string | null>(null)
-const packOf = (adhesive: Adhesive) => bench.of('stock', adhesive.id)[0] ?? null
-const times = (adhesive: Adhesive) =>
-  timesOf(familyOf(isFamily(adhesive.family) ? adhesive.family : 'pva-white'), adhesive.label)
+const packOf = (adhesive: Adhesive) => packInUse(bench.of('stock', adhesive.id), now())
+const times = productFamily
 
 const materialForm = ref({ name: '', classId: 'foam-eva', thickness: '' })
 const changing = ref<Material | null>(null)
@@ -64,7 +64,10 @@ async function keep() {
           <template v-else>
             <div>
               <h3>{{ glue.name }}</h3>
-              <p class="mute small">{{ times(glue).name }}</p>
+              <p class="mute small">
+                {{ times(glue).name
+                }}<template v-if="glue.aliases.length">, also {{ glue.aliases.join(', ') }}</template>
+              </p>
             </div>
             <div class="num">
               {{ glue.packSize }} {{ glue.packUnit }}, {{ showMoney(glue.packPrice, bench.bench?.currency) }}
@@ -75,8 +78,10 @@ async function keep() {
               </p>
             </div>
             <p class="small num">
-              hold {{ lasting(times(glue).holdS) }}, full cure {{ lasting(times(glue).fullS) }}, to
-              {{ Math.round(times(glue).serviceMaxC) }} °C
+              hold {{ lasting(times(glue).holdS) }}, full cure {{ lasting(times(glue).fullS)
+              }}<template v-if="Number.isFinite(times(glue).serviceMaxC)"
+                >, to {{ Math.round(times(glue).serviceMaxC) }} °C</template
+              >
               <span v-if="Object.keys(glue.label).length" class="mute"> · by its label</span>
             </p>
             <p class="small careful">
@@ -126,6 +131,7 @@ async function keep() {
       </form>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     </section>
+    <HouseRules />
     <HandCalibration />
     <InstrumentForm />
   </main>

@@ -21,9 +21,13 @@ export interface GlueForm {
   handling: string
   full: string
   heat: string
+  cold: string
   gap: string
   water: '' | 'no' | 'splash' | 'wash' | 'soak'
   hazards: string[] | null
+  /** % by weight that evaporates, and the data sheet's limit for it, mg/m³ */
+  volatile: string
+  limit: string
   aliases: string
   batch: string
   bought: string
@@ -40,6 +44,9 @@ export function glueForm(adhesive: Adhesive | null, pack: StockItem | null): Glu
     name: adhesive?.name ?? '', family: adhesive?.family ?? 'pva-tacky', packSize: adhesive ? String(adhesive.packSize) : '', packUnit: adhesive?.packUnit ?? 'ml',
     packPrice: adhesive ? String(adhesive.packPrice) : '', wait: asText(adhesive?.label.waitMinS), hold: asText(adhesive?.label.holdS), handling: asText(adhesive?.label.handlingS),
     full: asText(adhesive?.label.fullS), heat: adhesive?.label.serviceMaxC === undefined ? '' : `${adhesive.label.serviceMaxC} °C`,
+    cold: adhesive?.label.serviceMinC === undefined ? '' : `${adhesive.label.serviceMinC} °C`,
+    volatile: adhesive?.label.volatileShare === undefined ? '' : String(+(adhesive.label.volatileShare * 100).toPrecision(4)),
+    limit: adhesive?.label.limitMgM3 === undefined ? '' : String(adhesive.label.limitMgM3),
     gap: adhesive?.label.gapMaxMm === undefined ? '' : `${adhesive.label.gapMaxMm} mm`, water: adhesive?.label.water ?? '', hazards: adhesive?.label.hazards ?? null,
     aliases: adhesive?.aliases.join(', ') ?? '', batch: pack?.batch ?? '', bought: pack?.boughtOn ?? '',
     opened: pack?.openedOn ?? '', expires: pack?.expiresOn ?? '', left: pack ? String(Math.round(pack.left * 100)) : '100',
@@ -49,6 +56,17 @@ export function glueForm(adhesive: Adhesive | null, pack: StockItem | null): Glu
 const seconds = (text: string, path: string) =>
   text.trim() ? Math.round(parseQuantity(text, 'time', 'min', path).inside) : undefined
 
+function positiveNumber(text: string, path: string, field: string): number {
+  const value = parseNumber(text, path, '120').value
+  if (value <= 0) throw new CodedError('not-positive', path, { field, got: value })
+  return value
+}
+function percent(text: string, field: string): number {
+  const value = parseNumber(text, field, '80').value
+  if (value < 0 || value > 100) throw new CodedError('out-of-range', field, { field, low: 0, high: 100, got: value })
+  return value
+}
+
 function labelFrom(form: GlueForm): Adhesive['label'] {
   const label = {
     waitMinS: seconds(form.wait, 'wait'),
@@ -56,9 +74,13 @@ function labelFrom(form: GlueForm): Adhesive['label'] {
     handlingS: seconds(form.handling, 'handling'),
     fullS: seconds(form.full, 'full cure'),
     serviceMaxC: form.heat.trim() ? parseQuantity(form.heat, 'temperature', '°C', 'heat').inside : undefined,
+    serviceMinC: form.cold.trim() ? parseQuantity(form.cold, 'temperature', '°C', 'cold').inside : undefined,
+    volatileShare: form.volatile.trim() ? percent(form.volatile, 'What evaporates, in percent,') / 100 : undefined,
+    limitMgM3: form.limit.trim() ? positiveNumber(form.limit, 'limit', 'The limit in the data sheet') : undefined,
     gapMaxMm: form.gap.trim() ? parseQuantity(form.gap, 'length', 'mm', 'gap').inside : undefined,
     water: form.water || undefined,
-    hazards: form.hazards?.length ? (form.hazards as Adhesive['label']['hazards']) : undefined,
+    // An empty list is an answer: its label names none.
+    hazards: form.hazards ? (form.hazards as Adhesive['label']['hazards']) : undefined,
   }
   return Object.fromEntries(Object.entries(label).filter(([, value]) => value !== undefined))
 }
@@ -76,11 +98,8 @@ export async function keepGlue(
 ): Promise<boolean> {
   if (!form.name.trim())
     throw new CodedError('missing', 'name', { field: 'What you call it', purpose: 'finding it on the shelf' })
-  const size = parseNumber(form.packSize, 'pack size', '120').value
-  if (size <= 0) throw new CodedError('not-positive', 'pack size', { field: 'The pack size', got: size })
-  const left = parseNumber(form.left, 'left', '80').value
-  if (left < 0 || left > 100)
-    throw new CodedError('out-of-range', 'left', { field: 'What is left, in percent,', low: 0, high: 100, got: left })
+  const size = positiveNumber(form.packSize, 'pack size', 'The pack size')
+  const left = percent(form.left, 'What is left, in percent,')
   const record: Adhesive = {
     id: adhesive?.id ?? newId(), name: form.name.trim(), family: familyOf(form.family).id, aliases: namesFrom(form.aliases, form.name), packSize: size, packUnit: form.packUnit,
     packPrice: parseMoney(form.packPrice, 'price'), label: labelFrom(form), note: adhesive?.note ?? '',

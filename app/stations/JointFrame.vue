@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { refusalFor } from '../../core/care/refusal'
 import { useNow } from '../bench/clock'
 import { useJoint } from '../bench/jointView'
 import JointStrip from './frame/JointStrip.vue'
@@ -22,6 +23,8 @@ watch(
   () => why.reset(),
 )
 const station = computed(() => String(route.name))
+// Ask and Shortlist say it themselves, beside what it is about.
+const refusal = computed(() => ['ask', 'shortlist'].includes(station.value) ? null : refusalFor(view.value?.joint.brief.stakes ?? null)) // prettier-ignore
 </script>
 
 <template>
@@ -31,6 +34,7 @@ const station = computed(() => String(route.name))
     <StationRoute :view="view" :station="station" />
     <div class="body">
       <main id="work" tabindex="-1">
+        <p v-if="refusal" class="refusal fails" role="note">{{ refusal }}</p>
         <router-view v-slot="{ Component }">
           <component :is="Component" :key="joint" :view="view" />
         </router-view>

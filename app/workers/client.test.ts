@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { CodedError } from '../../core/errors'
+import { openBrief } from '../../core/records/joint'
 import { WorkerClient, type WorkerLike } from './client'
 import { answerRequest, type Request, type Response } from './protocol'
 
@@ -40,6 +41,12 @@ describe('the worker and its client', () => {
     const result = await new WorkerClient(fake().spawn).analyse(input, { onProgress: (done) => progress.push(done) })
     expect(result.procedures[0]).toMatchObject({ procedure: 'A', n: 2 })
     expect(progress.at(-1)).toBe(1)
+  })
+  it('tells which open words would move most glues, by the classes’ names', async () => {
+    const words = await new WorkerClient(fake().spawn).openWords({ brief: openBrief(), a: 'foam-eva', b: 'card', room: null }) // prettier-ignore
+    expect(words.map(({ key }) => key)).toContain('loads')
+    const unknown = new WorkerClient(fake().spawn).openWords({ brief: openBrief(), a: 'cheese', b: 'card', room: null })
+    await expect(unknown).rejects.toMatchObject({ code: 'not-one-of' })
   })
   it('passes coded errors through', async () => {
     const bad = { required: null, readings: [{ ...reading, value: -1 }] }

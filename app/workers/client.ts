@@ -1,6 +1,5 @@
 import { CodedError } from '../../core/errors'
-import type { Analysis, AnalysisInput } from '../../core/statistics/analyse'
-import type { Request, Response } from './protocol'
+import type { Request, Response, TaskKind, Tasks } from './protocol'
 
 /** The part of Worker that the client needs; tests put a stand-in there. */
 export interface WorkerLike {
@@ -10,9 +9,14 @@ export interface WorkerLike {
   onerror: ((event: ErrorEvent) => void) | null
 }
 
+export interface AskOptions {
+  onProgress?: (done: number) => void
+  signal?: AbortSignal
+}
+
 interface Job {
   request: Request
-  resolve: (result: Analysis) => void
+  resolve: (result: never) => void
   reject: (reason: unknown) => void
   onProgress?: (done: number) => void
 }
@@ -30,15 +34,20 @@ export class WorkerClient {
 
   constructor(private readonly spawn: () => WorkerLike) {}
 
-  analyse(
-    input: AnalysisInput,
-    options: { onProgress?: (done: number) => void; signal?: AbortSignal } = {},
-  ): Promise<Analysis> {
+  analyse(input: Tasks['analyse']['input'], options: AskOptions = {}): Promise<Tasks['analyse']['result']> {
+    return this.ask('analyse', input, options)
+  }
+
+  openWords(input: Tasks['openWords']['input'], options: AskOptions = {}): Promise<Tasks['openWords']['result']> {
+    return this.ask('openWords', input, options)
+  }
+
+  private ask<K extends TaskKind>(kind: K, input: Tasks[K]['input'], options: AskOptions): Promise<Tasks[K]['result']> {
     const { signal, onProgress } = options
     const job = ++this.count
-    return new Promise<Analysis>((resolve, reject) => {
+    return new Promise<Tasks[K]['result']>((resolve, reject) => {
       if (signal?.aborted) return reject(aborted())
-      this.jobs.set(job, { request: { kind: 'analyse', job, input }, resolve, reject, onProgress })
+      this.jobs.set(job, { request: { kind, job, input } as Request, resolve, reject, onProgress })
       signal?.addEventListener('abort', () => this.cancel(job), { once: true })
       this.next()
     })
@@ -66,7 +75,7 @@ export class WorkerClient {
     if (!job) return
     if (response.kind === 'progress') return job.onProgress?.(response.done)
     this.finish(response.job)
-    if (response.kind === 'done') job.resolve(response.result)
+    if (response.kind === 'done') job.resolve(response.result as never)
     else
       job.reject(
         'code' in response.error

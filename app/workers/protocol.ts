@@ -1,22 +1,54 @@
 import { CodedError, type ErrorCode } from '../../core/errors'
+import { materialClassOf } from '../../core/knowledge/materials'
+import type { Brief } from '../../core/records/joint'
+import { openWordsByEffect, type OpenWord } from '../../core/screening/openWords'
+import type { Around } from '../../core/screening/situation'
 import { analyse, type Analysis, type AnalysisInput } from '../../core/statistics/analyse'
 
+/** The brief with its material classes, plain: it goes to another thread. */
+export interface OpenWordsInput {
+  brief: Brief
+  a: string | null
+  b: string | null
+  room: Around['room']
+}
+
+/** What the worker can do: what goes in, what comes out. */
+export interface Tasks {
+  analyse: { input: AnalysisInput; result: Analysis }
+  openWords: { input: OpenWordsInput; result: OpenWord[] }
+}
+export type TaskKind = keyof Tasks
+
 /** What the app asks of the worker, and what comes back; one union each. Every message bears the number of its job. */
-export type Request = { kind: 'analyse'; job: number; input: AnalysisInput }
+export type Request = { [K in TaskKind]: { kind: K; job: number; input: Tasks[K]['input'] } }[TaskKind]
 export type Response =
   | { kind: 'progress'; job: number; done: number }
-  | { kind: 'done'; job: number; result: Analysis }
+  | { kind: 'done'; job: number; result: Tasks[TaskKind]['result'] }
   | {
       kind: 'failed'
       job: number
       error: { code: ErrorCode; path: string; facts: Record<string, string | number> } | { message: string }
     }
 
+const classOf = (id: string | null) => (id === null ? null : materialClassOf(id))
+
+function work(request: Request, onProgress: (done: number) => void): Tasks[TaskKind]['result'] {
+  switch (request.kind) {
+    case 'analyse':
+      return analyse(request.input, { onProgress })
+    case 'openWords': {
+      const { brief, a, b, room } = request.input
+      return openWordsByEffect(brief, classOf(a), classOf(b), undefined, { room })
+    }
+  }
+}
+
 /** Answers one request; the worker is only this with postMessage, so it is tested without one. */
 export function answerRequest(request: Request, post: (response: Response) => void): void {
   const { job } = request
   try {
-    const result = analyse(request.input, { onProgress: (done) => post({ kind: 'progress', job, done }) })
+    const result = work(request, (done) => post({ kind: 'progress', job, done }))
     post({ kind: 'done', job, result })
   } catch (error) {
     const told =

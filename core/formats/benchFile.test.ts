@@ -93,7 +93,7 @@ describe('the bench file', () => {
       delete file.tables['houseRule']
       const brief = file.tables['joint']![0]!['brief'] as Record<string, unknown>
       for (const word of Object.keys(brief))
-        if (['edgeMm', 'fit', 'curveMm', 'leverMm', 'flexDeg', 'sun', 'boxed', 'undo', 'repositionS', 'canClamp', 'reach', 'inShell', 'roomM3', 'heatNear', 'stakes', 'readyH', 'handledBy', 'perEvening'].includes(word)) delete brief[word] // prettier-ignore
+        if (['edgeMm', 'fit', 'curveMm', 'leverMm', 'flexDeg', 'bendRadiusMm', 'sun', 'boxed', 'undo', 'repositionS', 'canClamp', 'reach', 'inShell', 'roomM3', 'heatNear', 'stakes', 'readyH', 'handledBy', 'perEvening'].includes(word)) delete brief[word] // prettier-ignore
       brief['a'] = { material: 'card', thicknessMm: 1, state: 'clean' }
       brief['gapMm'] = 0.5
       file.tables['adhesive'] = [{ id: 'g1', name: 'Tin', family: 'contact-solvent', packSize: 250, packUnit: 'ml', packPrice: 9, label: {}, note: '' }] // prettier-ignore

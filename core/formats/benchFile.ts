@@ -55,7 +55,7 @@ export const migrations: Record<number, (tables: LooseTables) => LooseTables> = 
   2: (tables) => {
     const side = (value: unknown) => ({ ...(value as Loose), traits: null })
     const newWords = [
-      'edgeMm', 'fit', 'curveMm', 'leverMm', 'flexDeg', 'sun', 'boxed', 'undo', 'repositionS', 'canClamp', 'reach', 'inShell', 'roomM3',
+      'edgeMm', 'fit', 'curveMm', 'leverMm', 'flexDeg', 'bendRadiusMm', 'sun', 'boxed', 'undo', 'repositionS', 'canClamp', 'reach', 'inShell', 'roomM3',
       'heatNear', 'stakes', 'readyH', 'handledBy', 'perEvening',
     ] // prettier-ignore
     const open = Object.fromEntries(newWords.map((word) => [word, null]))

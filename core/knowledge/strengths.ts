@@ -15,32 +15,19 @@ export interface TypicalStrength {
   basis: 'judged' | 'scaled'
 }
 
-const table = new Map<string, TypicalStrength>()
-for (const [
-  target,
-  family,
-  test,
-  bondMPa,
-  peelNPerMm,
-  cv,
-  failure,
-  observedMPa,
-  observedPeelNPerMm,
-  basis,
-] of rows as unknown as [
-  string,
-  string,
-  'butt' | 'lap',
-  number,
-  number,
-  number,
-  TypicalStrength['failure'],
-  number,
-  number,
-  TypicalStrength['basis'],
-][])
-  // prettier-ignore
-  table.set(`${target} ${family}`, { test, bondMPa, peelNPerMm, cv, failure, observedMPa, observedPeelNPerMm, basis })
+const failures = { a: 'adhesive', c: 'cohesive', s: 'substrate' } as const
+type Row = [target: string, family: string, code: string, cv: number, bondMPa: number, peel: number, observedMPa?: number, observedPeel?: number] // prettier-ignore
+
+const table = new Map(
+  (rows as unknown as Row[]).map(([target, family, code, cv, bondMPa, peelNPerMm, observedMPa, observedPeel]) => {
+    const failure = failures[code[0]!.toLowerCase() as keyof typeof failures]
+    const row: TypicalStrength = {
+      test: code[1] === 'b' ? 'butt' : 'lap', bondMPa, peelNPerMm, cv, failure, observedMPa: observedMPa ?? bondMPa,
+      observedPeelNPerMm: observedPeel ?? peelNPerMm, basis: code[0] === failure[0] ? 'scaled' : 'judged',
+    } // prettier-ignore
+    return [`${target} ${family}`, row]
+  }),
+)
 
 /** The material's own row, else its group's; null when neither is there. @throws CodedError not-one-of for an unknown material */
 export function typicalStrength(materialId: string, familyId: string): TypicalStrength | null {

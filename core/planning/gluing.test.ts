@@ -42,6 +42,11 @@ describe('the usual steps', () => {
     expect(steps[0]!.text).toBe(materialClassOf('foam-eva').prep)
     expect(fullCureS(steps)).toBe(1000)
   })
+  it('say what a helper adds at the step it belongs to, and nothing without one', () => {
+    const texts = (helpers: Parameters<typeof usualSteps>[3]) => usualSteps(familyOf('ca-gel'), null, null, helpers).map(({ kind, text }) => `${kind} ${text}`) // prettier-ignore
+    const [plain, helped] = [texts([]), texts(['primer', 'activator'])]
+    expect(helped.filter((text, i) => text !== plain[i])).toEqual([expect.stringMatching(/^prepare-b .*primer/), expect.stringMatching(/^apply .*activator/)]) // prettier-ignore
+  })
   it('make sense for every family: a bond is applied, closed and cured, ids unlike, windows the right way round', () => {
     for (const family of families) {
       const steps = usualSteps(family, null, null)

@@ -1,5 +1,6 @@
 import type { Family } from '../knowledge/families'
 import type { MaterialClass } from '../knowledge/materials'
+import type { Helper } from '../knowledge/vocabulary'
 import type { Adhesive } from '../records/shelf'
 import type { Step, StepKind } from '../records/round'
 
@@ -31,6 +32,17 @@ const closeWords: Record<Family['mechanism'], string> = {
   unknown: 'Close as its label says',
 }
 
+/** What a helper adds, and at which step. */
+const helperSteps: Record<Helper, { kind: StepKind; text: string }> = {
+  activator: { kind: 'apply', text: 'Mist activator on the other face only, let it flash off' },
+  'powder-filler': { kind: 'apply', text: 'Fill the gap with powder first, then let the glue soak in' },
+  'fibre-filler': { kind: 'apply', text: 'A pinch of fibre first, a drop at a time, air moving' },
+  primer: { kind: 'prepare-b', text: 'Wipe polyolefin primer on the slippery face, glue within its time' },
+  'tack-and-cure': { kind: 'apply', text: 'Leave the corners free for small dabs of the fast glue, laid last' },
+  'cloth-primer': { kind: 'prepare-a', text: 'Prime the back of the cloth thinly and let it dry' },
+  'paper-backing': { kind: 'prepare-a', text: 'Line the back of the cloth with thin paper and let it dry' },
+}
+
 /** mm:ss are for clocks; in a step's words minutes do. */
 const inWords = (s: number): string =>
   s < 90 ? `${s} s` : s < 5400 ? `${Math.round(s / 60)} min` : `${Math.round(s / 360) / 10} h`
@@ -39,11 +51,19 @@ const inWords = (s: number): string =>
  * The usual steps for a family on two faces, from the tables: prepare, apply, wait inside its window, close, hold, clamp,
  * leave alone. The maker edits them afterwards.
  * @param times a family's times, the label's put over them
+ * @param helpers what goes with the glue; each adds its own words to the step that it belongs to
  */
-export function usualSteps(times: Family, a: MaterialClass | null, b: MaterialClass | null): Step[] {
+export function usualSteps(
+  times: Family,
+  a: MaterialClass | null,
+  b: MaterialClass | null,
+  helpers: readonly Helper[] = [],
+): Step[] {
   const steps: Step[] = []
-  const add = (kind: StepKind, text: string, minS = 0, maxS: number | null = null) =>
-    steps.push({ id: `s${steps.length + 1}`, kind, text, minS, maxS })
+  const add = (kind: StepKind, text: string, minS = 0, maxS: number | null = null) => {
+    const extra = helpers.flatMap((helper) => (helperSteps[helper].kind === kind ? helperSteps[helper].text : []))
+    steps.push({ id: `s${steps.length + 1}`, kind, text: [text, ...extra].join('. '), minS, maxS })
+  }
   add('prepare-a', a?.prep ?? 'Clean, dry and scuff side A', 0)
   add('prepare-b', b?.prep ?? 'Clean, dry and scuff side B', 0)
   const both = times.faces === 'both'

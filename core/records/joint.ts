@@ -38,6 +38,8 @@ export const briefSchema = z.object({
   leverMm: measure,
   /** how far it bends each time when it is flexed, degrees */
   flexDeg: z.nullable(positive),
+  /** the tightest radius it is bent to, mm */
+  bendRadiusMm: measure,
   gapMm: z.nullable(amount),
   heatC: z.nullable(z.number()),
   coldC: z.nullable(z.number()),
@@ -89,7 +91,7 @@ const openSide = (): Side => ({ material: null, thicknessMm: null, state: null, 
 /** A brief with every word still open. */
 export const openBrief = (): Brief => ({
   a: openSide(), b: openSide(), geometry: null, widthMm: null, lengthMm: null, edgeMm: null, fit: null, curveMm: null, count: null,
-  loads: null, weightKg: null, share: null, motion: null, leverMm: null, flexDeg: null, gapMm: null, heatC: null, coldC: null,
+  loads: null, weightKg: null, share: null, motion: null, leverMm: null, flexDeg: null, bendRadiusMm: null, gapMm: null, heatC: null, coldC: null,
   water: null, sun: null, flex: null, look: null, later: null, boxed: null, life: null, undo: null, repositionS: null, canClamp: null,
   reach: null, inShell: null, air: null, roomM3: null, heatNear: null, users: null, skin: null, stakes: null, readyH: null,
   handledBy: null, inServiceBy: null, perEvening: null, maxCost: null,

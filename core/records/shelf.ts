@@ -12,6 +12,7 @@ export const labelSchema = z.partial(z.object({
   waitMinS: amount, waitMaxS: amount, openS: amount, holdS: amount,
   handlingS: amount, fullS: amount, serviceMinC: z.number(), serviceMaxC: z.number(), spreadGm2: positive,
   gapMaxMm: amount, potLifeS: positive, water: z.enum(['no', 'splash', 'wash', 'soak']), hazards: z.array(z.enum(hazardCodes)),
+  /** exposure limit of its data sheet for what evaporates, mg/m³ */ limitMgM3: positive, /** what of it evaporates, 0…1 by weight */ volatileShare: share,
 })) // prettier-ignore
 
 /** A product on the shelf, of a family. */

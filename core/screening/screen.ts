@@ -36,6 +36,10 @@ export interface Reason {
   /** a plain pull of one's own answers it */
   byPull: boolean
   grade: AdviceGrade
+  /** a rule of the house */
+  house?: boolean
+  /** outranked by own evidence */
+  lifted?: boolean
 }
 
 export interface Screening {
@@ -54,28 +58,12 @@ export function screen(situation: Situation): Screening {
     const { id, settleBy, basis, harm, byPull } = rule
     return [{ rule: id, settleBy, basis, harm, byPull, grade: 'rule of the trade', ...finding }]
   })
-  reasons.sort((x, y) => weight[x.verdict] - weight[y.verdict])
-  const verdict = reasons.some((r) => r.verdict === 'block')
-    ? 'block'
-    : reasons.some((r) => r.verdict === 'caution')
-      ? 'caution'
-      : 'fit'
-  return { family: situation.family, verdict, reasons }
+  return weighed(situation.family, reasons)
 }
 
-const order: Record<Verdict, number> = { fit: 0, caution: 1, block: 2 }
-
-/** Best suited first; within a verdict what is on the shelf, then fewer reasons against, then the tables' order. */
-export function ranked(screenings: readonly Screening[], onShelf: (family: string) => boolean): Screening[] {
-  const against = (s: Screening) => s.reasons.filter((r) => r.verdict === 'block' || r.verdict === 'caution').length
-  return screenings
-    .map((screening, place) => ({ screening, place }))
-    .sort(
-      (x, y) =>
-        order[x.screening.verdict] - order[y.screening.verdict] ||
-        Number(onShelf(y.screening.family.id)) - Number(onShelf(x.screening.family.id)) ||
-        against(x.screening) - against(y.screening) ||
-        x.place - y.place,
-    )
-    .map(({ screening }) => screening)
+/** The verdict that reasons make together: block wins over caution, caution over fit; the gravest reason first. */
+export function weighed(family: Family, reasons: readonly Reason[]): Screening {
+  const sorted = [...reasons].sort((x, y) => weight[x.verdict] - weight[y.verdict])
+  const gravest = sorted[0]?.verdict
+  return { family, verdict: gravest === 'block' || gravest === 'caution' ? gravest : 'fit', reasons: sorted }
 }

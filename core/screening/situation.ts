@@ -1,4 +1,5 @@
 import { requiredLoad } from '../choice/requirement'
+import { packGrams } from '../costs/cost'
 import { waterRank, type Family, type WaterClass } from '../knowledge/families'
 import type { FaceState, MaterialClass } from '../knowledge/materials'
 import type { FaceTrait, Geometry, Helper, LoadMode, Stake } from '../knowledge/vocabulary'
@@ -53,6 +54,7 @@ export interface Situation {
   reach: Brief['reach']
   inShell: boolean | null
   air: Brief['air']
+  roomM3: number | null
   heatNear: boolean | null
   users: readonly ('child' | 'sensitised')[] | null
   skin: boolean | null
@@ -137,6 +139,7 @@ export function situationOf(
     reach: brief.reach,
     inShell: brief.inShell,
     air: brief.air,
+    roomM3: brief.roomM3,
     heatNear: brief.heatNear,
     users: brief.users,
     skin: brief.skin,
@@ -162,10 +165,10 @@ export function glueGrams(family: Family, areaCm2: number, gapMm: number | null)
   return Math.max(spread, filled)
 }
 
-/** Price of the glue alone by weight, for packs sold by g or ml; null for sticks, tapes and pieces, which are counted otherwise. */
+/** Price of the glue alone in one joint; null where the pack holds nothing that can be weighed out. */
 function glueCost(family: Family, areaCm2: number, packPrice: number): number | null {
-  const packG = family.packUnit === 'g' ? family.packSize : family.packUnit === 'ml' ? family.packSize * family.densityGml : null // prettier-ignore
-  return packG === null ? null : (glueGrams(family, areaCm2, null) / packG) * packPrice
+  const packG = packGrams({ family: family.id, packSize: family.packSize, packUnit: family.packUnit, packPrice, spreadGm2: family.spreadGm2, densityGml: family.densityGml }) // prettier-ignore
+  return packG > 0 ? (glueGrams(family, areaCm2, null) / packG) * packPrice : null
 }
 
 export const someFace = (s: Situation, test: (material: MaterialClass, face: Face) => boolean): Face | null =>

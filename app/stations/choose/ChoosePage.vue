@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { refusalFor } from '../../../core/care/refusal'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { headline, passVerdict } from '../../../core/choice/headline'
 import { insert } from '../../../core/records/entry'
@@ -74,7 +75,7 @@ const service = computed(() => props.view.joint.brief.inServiceBy)
 
 watch(
   () => candidates.value[0]?.margin,
-  (margin) => margin && why.suggest(whyMargin(candidates.value[0]!, test.value)),
+  (margin) => margin && !refused.value && why.suggest(whyMargin(candidates.value[0]!, test.value)),
 )
 function typicalWords({ summary }: Candidate): string {
   if (!summary) return 'nothing to say yet'
@@ -84,6 +85,8 @@ function typicalWords({ summary }: Candidate): string {
   return `${figure(typical.median)} (${figure(typical.low90)} to ${figure(typical.high90)})`
 }
 
+// Joints that carry people, pressure and the like: what was pulled is shown, but no margin and nothing to decide.
+const refused = computed(() => refusalFor(props.view.joint.brief.stakes) !== null)
 const choice = ref<string | null>(null)
 const reason = ref('')
 const complaint = ref('')
@@ -210,7 +213,8 @@ async function decide() {
               ><span v-else>–</span>
             </div>
             <div class="r num" role="cell" data-head="margin">
-              <AskWhy v-if="one.margin" :why="() => whyMargin(one, test)">{{ figure(one.margin.times) }} ×</AskWhy
+              <AskWhy v-if="one.margin && !refused" :why="() => whyMargin(one, test)"
+                >{{ figure(one.margin.times) }} ×</AskWhy
               ><span v-else>–</span>
             </div>
             <div class="r num" role="cell" data-head="to service">
@@ -243,7 +247,7 @@ async function decide() {
         </ul>
       </section>
 
-      <section class="decide" aria-labelledby="decide">
+      <section v-if="!refused" class="decide" aria-labelledby="decide">
         <h2 id="decide">{{ decision ? 'Decided' : 'Decide' }}</h2>
         <p v-if="decision">
           <b>{{ nameOf(decision.procedure) }}</b>, {{ momentName(decision.at, now) }}: {{ decision.reason }}

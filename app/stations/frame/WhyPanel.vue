@@ -22,7 +22,7 @@ watch(
     ref="panel"
     class="why no-print"
     :class="{ open: why.open }"
-    tabindex="-1"
+    tabindex="0"
     aria-label="Why"
     @keydown.esc="why.close()"
   >
@@ -71,6 +71,13 @@ watch(
   border-left: 1px solid var(--line);
   padding: 18px 20px 40px;
   font-size: 0.9688rem;
+  /* What was asked far down a long list is answered beside it. */
+  position: sticky;
+  top: 0;
+  align-self: start;
+  min-height: 100%;
+  max-height: 100vh;
+  overflow: auto;
 }
 .why:focus {
   outline: none;
@@ -134,6 +141,7 @@ h3 {
     display: none;
     position: fixed;
     inset: auto 0 0;
+    min-height: 0;
     z-index: 30;
     max-height: 70vh;
     overflow: auto;

@@ -1,51 +1,53 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { refusalFor } from '../../../core/care/refusal'
 import { families } from '../../../core/knowledge/families'
-import { ranked, screen, type Screening, type Verdict } from '../../../core/screening/screen'
-import { situationOf } from '../../../core/screening/situation'
-import { timesOf } from '../../../core/planning/steps'
-import type { Adhesive } from '../../../core/records/shelf'
+import type { Procedure } from '../../../core/records/round'
+import { helpersThatHelp, shortlist, type Candidate } from '../../../core/screening/shortlist'
+import type { Verdict } from '../../../core/screening/screen'
 import type { JointView } from '../../bench/jointView'
+import { useSetting } from '../../bench/setting'
 import { useBench } from '../../bench/store'
 import { plural } from '../../look/figures'
-import TapeLabel from '../../look/TapeLabel.vue'
+import CompareTable from './CompareTable.vue'
 import GlueLine from './GlueLine.vue'
-import { canDrop, drop, pick } from './pick'
+import NothingSuits from './NothingSuits.vue'
+import PickedGlues from './PickedGlues.vue'
+import { pick } from './pick'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
-const productsOf = (family: string): Adhesive[] =>
-  bench.all('adhesive').filter((adhesive) => adhesive.family === family)
+const setting = useSetting(() => props.view)
+const candidates = computed(() => shortlist(setting.value))
+const refusal = computed(() => refusalFor(props.view.joint.brief.stakes))
+const helpOf = computed(() => new Map(candidates.value.map((one) => [one.key, helpersThatHelp(one, setting.value)])))
 
-// A family is judged by the label of the product on the shelf where there is one product, else by the table.
-const screenings = computed<Screening[]>(() => {
-  const { joint, a, b } = props.view
-  const all = families.map((family) => {
-    const products = productsOf(family.id)
-    return screen(
-      situationOf(
-        joint.brief,
-        a?.cls ?? null,
-        b?.cls ?? null,
-        products.length === 1 ? timesOf(family, products[0]!.label) : family,
-      ),
-    )
-  })
-  return ranked(all, (family) => productsOf(family).length > 0)
-})
 const groups: { verdict: Verdict; title: string; empty: string }[] = [
   { verdict: 'fit', title: 'Suit', empty: 'None without a but.' },
   { verdict: 'caution', title: 'Careful', empty: 'None.' },
   { verdict: 'block', title: 'Ruled out', empty: 'None.' },
 ]
-const only = ref<'all' | 'shelf'>('all')
-const shown = (verdict: Verdict) =>
-  screenings.value.filter(
-    (screening) =>
-      screening.verdict === verdict && (only.value === 'all' || productsOf(screening.family.id).length > 0),
-  )
-const pickedOf = (family: string) => props.view.procedures.filter((procedure) => procedure.family === family)
+const shelfOnly = ref(false)
+const wanted = ref('')
+/** A glue is found by its name, its family, and the other names it goes by. */
+const matches = ({ product, family }: Candidate) =>
+  [product?.name ?? '', ...(product?.aliases ?? []), family.name, family.id].some((name) => name.toLowerCase().includes(wanted.value.trim().toLowerCase())) // prettier-ignore
+const shown = computed(() => candidates.value.filter((one) => (!shelfOnly.value || one.product) && matches(one)))
+const of = (verdict: Verdict) => shown.value.filter(({ screening }) => screening.verdict === verdict)
+const pickedOf = ({ product, family }: Candidate): Procedure[] =>
+  props.view.procedures.filter((one) => (product ? one.adhesive === product.id : one.adhesive === null && one.family === family.id)) // prettier-ignore
 const open = computed(() => props.view.progress.openWords)
+const suited = computed(() => candidates.value.some(({ screening }) => screening.verdict === 'fit'))
+const house = computed(() => candidates.value.filter(({ screening }) => screening.reasons.some((reason) => reason.house)).length) // prettier-ignore
+
+const MOST_COMPARED = 3
+const compared = ref<string[]>([])
+const side = computed(() => compared.value.flatMap((key) => candidates.value.find((one) => one.key === key) ?? []))
+function toggle(key: string) {
+  compared.value = compared.value.includes(key)
+    ? compared.value.filter((one) => one !== key)
+    : [...compared.value, key].slice(-MOST_COMPARED)
+}
 </script>
 
 <template>
@@ -53,50 +55,61 @@ const open = computed(() => props.view.progress.openWords)
     <header>
       <h1>Glues for {{ view.joint.name.toLowerCase() }}</h1>
       <p class="mute">
-        {{ families.length }} families judged by the rules of the trade. A rule is a reason to test, not a verdict for
-        ever.
+        {{ families.length }} families judged by the rules of the trade<template v-if="house"
+          >, {{ plural(house, 'glue') }} also by
+          <router-link :to="{ name: 'shelf', hash: '#house-rules' }">rules of the house</router-link></template
+        >. A rule is a reason to test, not a verdict for ever.
         <router-link v-if="open" :to="{ name: 'ask', params: { joint: view.joint.id } }"
           >{{ plural(open, 'open word') }} may still move them.</router-link
         >
       </p>
     </header>
-    <section class="picked card" aria-labelledby="picked">
-      <h2 id="picked">To be tested</h2>
-      <ul v-if="view.procedures.length">
-        <li v-for="procedure in view.procedures" :key="procedure.id">
-          <TapeLabel>{{ view.joint.code }}-{{ procedure.letter }}</TapeLabel>
-          <span>{{ procedure.name }}<span v-if="procedure.anyway" class="careful"> · tested anyway</span></span>
-          <v-btn v-if="canDrop(bench, procedure)" class="quiet" @click="drop(bench, view, procedure)"
-            >Leave out<span class="visually-hidden"> {{ procedure.name }}</span></v-btn
-          >
-        </li>
-      </ul>
-      <p v-else class="mute">
-        Pick two or more below. One of them should be a glue you already trust: it is the control.
-      </p>
-      <v-btn v-if="view.procedures.length > 1" class="go" :to="{ name: 'plan', params: { joint: view.joint.id } }"
-        >Plan their coupons</v-btn
-      >
-    </section>
-    <label class="shelf-only"
-      ><input type="checkbox" :checked="only === 'shelf'" @change="only = only === 'all' ? 'shelf' : 'all'" /> only what
-      is on my shelf</label
-    >
-    <section v-for="group in groups" :key="group.verdict" :aria-labelledby="`group-${group.verdict}`">
+    <p v-if="refusal" class="refusal fails" role="status">{{ refusal }}</p>
+    <PickedGlues :view="view" />
+    <div class="sift">
+      <label class="field"
+        ><span>Find a glue</span
+        ><input v-model="wanted" class="plain" type="search" placeholder="contact, cobbler’s tin…" autocomplete="off"
+      /></label>
+      <label class="shelf-only"><input v-model="shelfOnly" type="checkbox" /> only what is on my shelf</label>
+    </div>
+    <CompareTable v-if="side.length && !refusal" :candidates="side" @drop="toggle" />
+    <NothingSuits v-if="!suited && !refusal" :setting="setting" :some="of('caution').length > 0" />
+    <section v-for="group in refusal ? [] : groups" :key="group.verdict" :aria-labelledby="`group-${group.verdict}`">
       <h2 :id="`group-${group.verdict}`">
-        {{ group.title }} <span class="mute num">{{ shown(group.verdict).length }}</span>
+        {{ group.title }} <span class="mute num">{{ of(group.verdict).length }}</span>
       </h2>
       <ul>
         <GlueLine
-          v-for="screening in shown(group.verdict)"
-          :key="screening.family.id"
-          :screening="screening"
-          :products="productsOf(screening.family.id)"
-          :picked="pickedOf(screening.family.id)"
-          @pick="(product, anyway) => pick(bench, view, screening.family.id, product, anyway)"
+          v-for="one in of(group.verdict)"
+          :key="one.key"
+          :candidate="one"
+          :help="helpOf.get(one.key) ?? []"
+          :picked="pickedOf(one)"
+          :compared="compared.includes(one.key)"
+          :refused="false"
+          @pick="
+            (helpers, anyway) => pick(bench, view, { family: one.family.id, product: one.product, helpers, anyway })
+          "
+          @compare="toggle(one.key)"
         />
       </ul>
-      <p v-if="!shown(group.verdict).length" class="mute">{{ group.empty }}</p>
+      <p v-if="!of(group.verdict).length" class="mute">{{ group.empty }}</p>
+    </section>
+    <section v-if="refusal" aria-labelledby="record">
+      <h2 id="record">Recording only</h2>
+      <ul>
+        <GlueLine
+          v-for="one in shown"
+          :key="one.key"
+          :candidate="one"
+          :help="[]"
+          :picked="pickedOf(one)"
+          :compared="false"
+          refused
+          @pick="(helpers) => pick(bench, view, { family: one.family.id, product: one.product, helpers, anyway: true })"
+        />
+      </ul>
     </section>
   </div>
 </template>
@@ -106,31 +119,23 @@ const open = computed(() => props.view.progress.openWords)
   display: grid;
   gap: 18px;
 }
-.picked {
-  padding: 10px 18px;
+.shortlist > * {
+  min-width: 0;
+}
+.sift {
   display: flex;
   flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 22px;
+  gap: 8px 24px;
+  align-items: end;
 }
-.picked .go {
-  margin-left: auto;
-}
-.picked ul {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 26px;
-}
-.picked li {
-  display: flex;
-  align-items: center;
-  gap: 10px;
+.sift .field {
+  flex: 0 1 300px;
 }
 .shelf-only {
   display: flex;
   gap: 8px;
   align-items: center;
-  min-height: 40px;
+  min-height: 44px;
 }
 section > h2 {
   padding-bottom: 8px;

@@ -1,8 +1,10 @@
 import { familyOf } from '../../../core/knowledge/families'
-import { timesOf, usualSteps } from '../../../core/planning/steps'
+import { helperWords, type Helper } from '../../../core/knowledge/vocabulary'
+import { usualSteps } from '../../../core/planning/steps'
 import { insert, remove } from '../../../core/records/entry'
 import type { Procedure } from '../../../core/records/round'
 import type { Adhesive } from '../../../core/records/shelf'
+import { productFamily } from '../../../core/screening/shortlist'
 import { newId } from '../../bench/ids'
 import type { JointView } from '../../bench/jointView'
 import type { useBench } from '../../bench/store'
@@ -13,20 +15,26 @@ export const nextLetter = (procedures: readonly Procedure[]): string => {
   return String.fromCharCode(highest + 1)
 }
 
-/** A picked glue becomes a procedure, its steps filled in from family, faces and label. */
+export interface Picked {
+  family: string
+  product: Adhesive | null
+  helpers: readonly Helper[]
+  /** ruled out, or without advice, and tested all the same */
+  anyway: boolean
+}
+
+/** A picked glue becomes a procedure, its steps filled in from family, faces, label and helpers. */
 export async function pick(
   bench: ReturnType<typeof useBench>,
   view: JointView,
-  familyId: string,
-  product: Adhesive | null,
-  anyway: boolean,
+  { family: familyId, product, helpers, anyway }: Picked,
 ): Promise<void> {
-  const family = timesOf(familyOf(familyId), product?.label)
+  const family = product ? productFamily(product) : familyOf(familyId)
   const letter = nextLetter(view.procedures)
-  const name = product?.name ?? family.name
+  const name = [product?.name ?? family.name, ...helpers.map((helper) => helperWords[helper].word)].join(' + ')
   const procedure: Procedure = {
-    id: newId(), joint: view.joint.id, letter, name, family: familyId, adhesive: product?.id ?? null, helpers: [], anyway, coats: 1, spreadGm2: null,
-    steps: usualSteps(family, view.a?.cls ?? null, view.b?.cls ?? null),
+    id: newId(), joint: view.joint.id, letter, name, family: familyId, adhesive: product?.id ?? null, helpers: [...helpers], anyway, coats: 1, spreadGm2: null,
+    steps: usualSteps(family, view.a?.cls ?? null, view.b?.cls ?? null, helpers),
   } // prettier-ignore
   await bench.write(
     `${view.joint.code}: test ${name}${anyway ? ' anyway' : ''} as ${letter}`,

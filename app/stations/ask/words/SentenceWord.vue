@@ -1,5 +1,9 @@
 <script setup lang="ts">
-import { nextTick, ref } from 'vue'
+import { computed, inject, nextTick, ref } from 'vue'
+import { VBottomSheet } from 'vuetify/components/VBottomSheet'
+import { VMenu } from 'vuetify/components/VMenu'
+import { useNarrow } from '../../../look/narrow'
+import { wordMoves } from './moves'
 
 /** One word of the sentence: a button that opens what can stand there. Open words ask; they never mean "no". */
 const props = defineProps<{
@@ -13,6 +17,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ opened: []; clear: [] }>()
 const open = ref(false)
+const narrow = useNarrow()
+const moves = inject(wordMoves, ref(false))
+// On a phone the answers come up from below, where the thumb is.
+const panel = computed(() => (narrow.value ? VBottomSheet : VMenu))
+const place = computed(() => (narrow.value ? {} : { location: 'bottom start' as const, maxWidth: 420 }))
 const body = ref<HTMLElement>()
 
 async function onOpen(isOpen: boolean) {
@@ -32,7 +41,7 @@ defineExpose({ close })
 </script>
 
 <template>
-  <v-menu v-model="open" location="bottom start" max-width="420" @update:model-value="onOpen">
+  <component :is="panel" v-model="open" v-bind="place" @update:model-value="onOpen">
     <template #activator="{ props: activator }">
       <!-- A span, not a button: buttons cannot break over two lines, and these are words of a sentence. -->
       <span
@@ -40,18 +49,19 @@ defineExpose({ close })
         class="word"
         role="button"
         tabindex="0"
-        :class="{ open: !props.text, num: props.number }"
+        :class="{ open: !props.text, num: props.number, moves: !props.text && moves }"
         :aria-label="`${props.label}: ${props.text || 'open'}`"
         @keydown.enter.prevent="($event.currentTarget as HTMLElement).click()"
         @keydown.space.prevent="($event.currentTarget as HTMLElement).click()"
         >{{ props.text || props.ask }}</span
       >
     </template>
-    <div ref="body" class="sheet" role="group" :aria-label="props.label" @keydown.esc.stop="close">
+    <div ref="body" class="sheet" :class="{ narrow }" role="group" :aria-label="props.label" @keydown.esc.stop="close">
+      <p v-if="narrow" class="asked">{{ props.label }}</p>
       <slot :close="close" />
       <v-btn v-if="props.text" class="quiet leave" @click="clear">Leave it open</v-btn>
     </div>
-  </v-menu>
+  </component>
 </template>
 
 <style scoped>
@@ -73,6 +83,10 @@ defineExpose({ close })
   color: var(--mute);
   font-weight: 450;
 }
+.word.open.moves {
+  text-decoration-color: var(--go);
+  color: var(--ink);
+}
 .word:hover {
   background: var(--card);
 }
@@ -80,6 +94,17 @@ defineExpose({ close })
   width: min(400px, calc(100vw - 32px));
   max-height: min(460px, 70vh);
   overflow: auto;
+}
+.sheet.narrow {
+  width: 100%;
+  max-height: 72vh;
+  border-width: 2px 0 0;
+  border-radius: 0;
+  padding-bottom: 24px;
+}
+.asked {
+  font-weight: 680;
+  padding: 0 8px 8px;
 }
 .leave {
   margin-top: 8px;

@@ -19,12 +19,15 @@ const props = withDefaults(
     unit: string
     presets?: readonly Choice[]
     least?: number
+    most?: number
     whole?: boolean
     hint?: string
+    /** what stands in the field when it is opened: the value as it may be typed */
+    plain?: string | null
     /** how it stands in the sentence */
     show?: (value: number) => string
   }>(),
-  { presets: () => [], least: -Infinity, whole: false, hint: '', show: undefined },
+  { presets: () => [], least: -Infinity, most: Infinity, whole: false, hint: '', plain: null, show: undefined },
 )
 const emit = defineEmits<{ set: [value: number | null] }>()
 const id = useId()
@@ -34,7 +37,7 @@ const shown = (value: number) => (props.show ? props.show(value) : `${+value.toP
 const text = computed(() => (props.value === null ? '' : shown(props.value)))
 
 function start() {
-  typed.value = text.value
+  typed.value = props.plain ?? (props.value === null ? '' : `${+props.value.toPrecision(6)} ${props.unit}`.trim())
   problem.value = ''
 }
 function set(close: () => void) {
@@ -42,11 +45,11 @@ function set(close: () => void) {
     const value = props.dimension
       ? parseQuantity(typed.value, props.dimension, props.unit).inside
       : parseNumber(typed.value).value
-    if (value < props.least)
+    if (value < props.least || value > props.most)
       throw new CodedError('out-of-range', '', {
         field: props.label,
         low: props.least,
-        high: 'as much as you like',
+        high: props.most === Infinity ? 'as much as you like' : props.most,
         got: value,
       })
     if (props.whole && !Number.isInteger(value))
@@ -65,7 +68,8 @@ function set(close: () => void) {
       <form @submit.prevent="set(close)">
         <label class="field" :for="id"
           ><span
-            >{{ label }}<template v-if="dimension"> ({{ knownUnits(dimension).join(', ') }})</template></span
+            >{{ label }}<template v-if="dimension"> ({{ knownUnits(dimension).join(', ') }})</template
+            ><template v-else-if="unit"> ({{ unit }})</template></span
           ></label
         >
         <div class="line">

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { families } from '../../core/knowledge/families'
+import { materialClasses, materialGroups } from '../../core/knowledge/materials'
+import { sayError } from '../../core/messages'
+import { adviceGrades, type HouseRule } from '../../core/records/shelf'
+import { useBench } from '../bench/store'
+import { keepRule, mechanismChoices, mechanismWords, ruleForm } from './houseRuleWork'
+
+const props = defineProps<{ rule: HouseRule | null }>()
+const emit = defineEmits<{ done: [] }>()
+const bench = useBench()
+const form = ref(ruleForm(props.rule))
+const problem = ref('')
+async function keep() {
+  try {
+    if (await keepRule(bench, form.value, props.rule)) emit('done')
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
+</script>
+
+<template>
+  <form
+    class="editor card"
+    :aria-label="rule ? `Change the rule ${rule.name}` : 'A rule of the house'"
+    @submit.prevent="keep"
+  >
+    <label class="field wide"
+      ><span>The rule in your words</span
+      ><input v-model="form.name" class="plain" placeholder="No solvent glue indoors" maxlength="120"
+    /></label>
+    <label class="field"
+      ><span>It says</span
+      ><select v-model="form.verdict" class="plain">
+        <option value="block">never</option>
+        <option value="caution">be careful</option>
+      </select></label
+    >
+    <label class="field"
+      ><span>with</span
+      ><select v-model="form.glue" class="plain">
+        <option value="">any glue</option>
+        <optgroup label="Kinds">
+          <option v-for="one in mechanismChoices" :key="one" :value="`mechanism:${one}`">
+            {{ mechanismWords[one] }}
+          </option>
+        </optgroup>
+        <optgroup v-if="bench.all('adhesive').length" label="On the shelf">
+          <option v-for="one in bench.all('adhesive')" :key="one.id" :value="`product:${one.id}`">
+            {{ one.name }}
+          </option>
+        </optgroup>
+        <optgroup label="Families">
+          <option v-for="one in families" :key="one.id" :value="`family:${one.id}`">{{ one.name }}</option>
+        </optgroup>
+      </select></label
+    >
+    <label class="field"
+      ><span>on</span
+      ><select v-model="form.material" class="plain">
+        <option value="">anything</option>
+        <optgroup label="Groups">
+          <option v-for="one in materialGroups" :key="one" :value="one">any {{ one }}</option>
+        </optgroup>
+        <optgroup v-if="bench.all('material').length" label="Own materials">
+          <option v-for="one in bench.all('material')" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </optgroup>
+        <optgroup label="Materials">
+          <option v-for="one in materialClasses" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </optgroup>
+      </select></label
+    >
+    <label class="field"
+      ><span>glued</span
+      ><select v-model="form.where" class="plain">
+        <option value="">anywhere</option>
+        <option value="indoors">indoors</option>
+        <option value="outdoors">outdoors</option>
+      </select></label
+    >
+    <label class="field wide"
+      ><span>because</span
+      ><input v-model="form.reason" class="plain" maxlength="400" placeholder="Headaches in the shed last winter."
+    /></label>
+    <label class="field"
+      ><span>It rests on</span
+      ><select v-model="form.grade" class="plain">
+        <option v-for="one in adviceGrades" :key="one">{{ one }}</option>
+      </select></label
+    >
+    <label class="field wide"
+      ><span>Evidence</span
+      ><input v-model="form.evidence" class="plain" maxlength="400" placeholder="H2-C1 to C3, peeled after a week"
+    /></label>
+    <label class="field"><span>Look again on</span><input v-model="form.lookAgain" class="plain" type="date" /></label>
+    <p v-if="problem" class="problem whole" role="alert">{{ problem }}</p>
+    <div class="acts whole">
+      <v-btn class="go" type="submit">{{ rule ? 'Keep the change' : 'Set this rule' }}</v-btn>
+      <v-btn class="quiet" @click="emit('done')">Leave it</v-btn>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.editor {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 12px;
+  padding: 16px;
+}
+.wide {
+  grid-column: span 2;
+}
+.whole {
+  grid-column: 1 / -1;
+}
+.acts {
+  display: flex;
+  gap: 10px;
+}
+@media (max-width: 500px) {
+  .wide {
+    grid-column: 1 / -1;
+  }
+}
+</style>

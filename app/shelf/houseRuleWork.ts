@@ -1,0 +1,60 @@
+import { familyOf, isFamily, mechanisms, type Mechanism } from '../../core/knowledge/families'
+import { CodedError } from '../../core/errors'
+import { insert, update } from '../../core/records/entry'
+import type { AdviceGrade, HouseRule } from '../../core/records/shelf'
+import { stampNow } from '../bench/clock'
+import { newId } from '../bench/ids'
+import type { useBench } from '../bench/store'
+
+export const mechanismWords: Record<Mechanism, string> = {
+  'evaporate-water': 'water-borne glue', 'evaporate-solvent': 'solvent glue', moisture: 'glue that cures with damp', melt: 'hot melt',
+  'heat-activated': 'iron-on glue', 'two-part': 'two-part glue', light: 'lamp glue', weld: 'welding', pressure: 'tape and dots', unknown: 'glue of unknown family',
+} // prettier-ignore
+export const mechanismChoices = mechanisms.filter((one) => one !== 'unknown')
+
+/** A rule as it is typed; `glue` names what it is about: any, a mechanism, a family or a product. */
+export interface RuleForm {
+  name: string
+  verdict: HouseRule['verdict']
+  glue: string
+  material: string
+  where: '' | 'indoors' | 'outdoors'
+  reason: string
+  grade: AdviceGrade
+  evidence: string
+  lookAgain: string
+}
+
+export function ruleForm(rule: HouseRule | null): RuleForm {
+  const glue = rule?.adhesive ? `product:${rule.adhesive}` : rule?.family ? `family:${rule.family}` : rule?.mechanism ? `mechanism:${rule.mechanism}` : '' // prettier-ignore
+  return {
+    name: rule?.name ?? '',
+    verdict: rule?.verdict ?? 'block',
+    glue,
+    material: rule?.material ?? '',
+    where: rule?.where ?? '',
+    reason: rule?.reason ?? '',
+    grade: rule?.grade ?? 'own test',
+    evidence: rule?.evidence ?? '',
+    lookAgain: rule?.lookAgainOn ?? '',
+  }
+}
+
+/** Writes a house rule. @throws CodedError naming the field */
+export function keepRule(bench: ReturnType<typeof useBench>, form: RuleForm, rule: HouseRule | null): Promise<boolean> {
+  if (!form.name.trim()) throw new CodedError('missing', 'name', { field: 'The rule in your words', purpose: 'finding it in the shortlist' }) // prettier-ignore
+  if (!form.reason.trim()) throw new CodedError('missing', 'reason', { field: 'Its reason', purpose: 'trusting it in a year' }) // prettier-ignore
+  if (!form.glue && !form.material) throw new CodedError('missing', 'about', { field: 'A glue or a material', purpose: 'knowing when the rule acts' }) // prettier-ignore
+  const [kind, id = ''] = form.glue.split(':')
+  const family = kind === 'family' && isFamily(id) ? familyOf(id).id : null
+  const record: HouseRule = {
+    id: rule?.id ?? newId(), name: form.name.trim(), verdict: form.verdict, family, adhesive: kind === 'product' ? id : null,
+    mechanism: kind === 'mechanism' ? (id as Mechanism) : null, material: form.material || null, where: form.where || null, reason: form.reason.trim(),
+    grade: form.grade, evidence: form.evidence.trim(), since: rule?.since ?? stampNow(), lookAgainOn: form.lookAgain || null,
+  } // prettier-ignore
+  return bench.write(
+    `${rule ? 'Change' : 'Set'} the house rule: ${record.name}`,
+    [rule ? update('houseRule', rule, record) : insert('houseRule', record)],
+    true,
+  )
+}

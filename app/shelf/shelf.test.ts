@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest'
+import type { Adhesive } from '../../core/records/shelf'
+import { keepRule, ruleForm } from './houseRuleWork'
+import { sameGlues } from './sameGlue'
+import { glueForm, keepGlue } from './shelfWork'
+
+const product = (id: string, name: string, aliases: string[] = []): Adhesive => ({ id, name, family: 'contact-solvent', aliases, packSize: 1, packUnit: 'g', packPrice: 1, label: {}, note: '' }) // prettier-ignore
+
+/** The one thing these need of the store: the write, kept. */
+function store() {
+  const written: { label: string; changes: { table: string; after: Record<string, unknown> | null }[] }[] = []
+  return { written, bench: { write: (label: string, changes: never[]) => (written.push({ label, changes }), Promise.resolve(true)) } as never } // prettier-ignore
+}
+
+describe('one product under two names', () => {
+  const shelf = [product('tin', 'Tin contact, solvent', ['Cobbler’s tin']), product('milk', 'Milky contact')]
+  const same = (name: string, aliases = '', except: string | null = null) => sameGlues({ name, aliases }, shelf, except).map(({ id }) => id) // prettier-ignore
+  it('is found by either name, whatever the case and the signs between', () => {
+    expect(same('cobbler’s TIN')).toEqual(['tin'])
+    expect(same('The yellow one', 'x, tin contact  solvent')).toEqual(['tin'])
+    expect(same('Milky')).toEqual([])
+    expect(same('', '')).toEqual([])
+  })
+  it('is not found in itself', () => expect(same('Milky contact', '', 'milk')).toEqual([]))
+})
+
+describe('a product as it is typed', () => {
+  const typed = { ...glueForm(null, null), name: ' Tin ', family: 'contact-solvent', packSize: '250', packPrice: '9,20', aliases: 'a, b ,a, Tin', heat: '158 °F', limit: '300', volatile: '75', left: '50' } // prettier-ignore
+  it('is kept in SI with its pack', async () => {
+    const { written, bench } = store()
+    await keepGlue(bench, typed, null, null)
+    const [glue, pack] = written[0]!.changes.map(({ after }) => after!)
+    expect(glue).toMatchObject({ name: 'Tin', aliases: ['a', 'b'], packPrice: 9.2, label: { limitMgM3: 300, volatileShare: 0.75 } }) // prettier-ignore
+    // 158 °F = 70 °C
+    expect((glue!['label'] as Adhesive['label']).serviceMaxC).toBeCloseTo(70, 6)
+    expect(pack).toMatchObject({ left: 0.5, openedOn: null })
+  })
+  it.each([
+    ['no name', { name: ' ' }, 'name'],
+    ['a pack of nothing', { packSize: '0' }, 'pack size'],
+    ['more than is there', { left: '120' }, 'What is left, in percent,'],
+    ['a limit below zero', { limit: '-3' }, 'limit'],
+  ])('is refused with %s, its field named', async (_, patch, path) => {
+    const { written, bench } = store()
+    await expect(keepGlue(bench, { ...typed, ...patch }, null, null)).rejects.toMatchObject({ path })
+    expect(written).toEqual([])
+  })
+  it('comes back into its fields as it was', () => {
+    const label = { serviceMaxC: 90, gapMaxMm: 0.5, hazards: [] as never[], limitMgM3: 12, volatileShare: 0.1 }
+    expect(glueForm({ ...product('x', 'X'), label }, null)).toMatchObject({ heat: '90 °C', gap: '0.5 mm', hazards: [], limit: '12', volatile: '10' }) // prettier-ignore
+  })
+})
+
+describe('a rule of the house as it is typed', () => {
+  const typed = { ...ruleForm(null), name: 'No melt', reason: 'It let go.', glue: 'mechanism:melt', lookAgain: '2027-05-01' } // prettier-ignore
+  it('knows what it is about: a mechanism, a family, a product', async () => {
+    const { written, bench } = store()
+    for (const glue of ['mechanism:melt', 'family:ca-gel', 'product:p7'])
+      await keepRule(bench, { ...typed, glue }, null)
+    const about = written.map(({ changes }) => changes[0]!.after).map((rule) => [rule!['mechanism'], rule!['family'], rule!['adhesive']]) // prettier-ignore
+    expect(about).toEqual([['melt', null, null], [null, 'ca-gel', null], [null, null, 'p7']]) // prettier-ignore
+    expect(ruleForm(written[2]!.changes[0]!.after as never).glue).toBe('product:p7')
+  })
+  it.each([
+    ['name', { name: '' }],
+    ['reason', { reason: ' ' }],
+    ['about', { glue: '', material: '' }],
+  ])('is refused without its %s', (path, patch) => {
+    expect(() => keepRule(store().bench, { ...typed, ...patch }, null)).toThrow(expect.objectContaining({ path }))
+  })
+})

@@ -1,0 +1,69 @@
+import { computed, inject, provide, type ComputedRef, type InjectionKey, type Ref } from 'vue'
+import { families } from '../../../core/knowledge/families'
+import { update } from '../../../core/records/entry'
+import type { Brief, Side } from '../../../core/records/joint'
+import { screen, type Screening, type Verdict } from '../../../core/screening/screen'
+import type { Setting } from '../../../core/screening/shortlist'
+import { situationOf } from '../../../core/screening/situation'
+import type { JointView } from '../../bench/jointView'
+import { useBench } from '../../bench/store'
+import { useWhy, type Explanation } from '../../look/why'
+import { plural } from '../../look/figures'
+
+export interface BriefEditor {
+  /** open words whose answer would move most glues, such as “heatC” and “a.state” */
+  useful: Ref<readonly string[]>
+  view: ComputedRef<JointView>
+  brief: ComputedRef<Brief>
+  set: (patch: Partial<Brief>, what: string, label?: string) => Promise<void>
+  setSide: (side: 'a' | 'b', patch: Partial<Side>, what: string, label?: string) => Promise<void>
+}
+const key: InjectionKey<BriefEditor> = Symbol('the brief being written')
+export const useBriefEditor = (): BriefEditor => inject(key)!
+
+const verdictWords: Record<Verdict, string> = { fit: 'suits', caution: 'careful', block: 'ruled out' }
+
+/** Which glues a changed word moves, and why: shown in Why, so that the shortlist follows while the sentence is written. */
+export function movedBy(before: readonly Screening[], after: readonly Screening[], label: string): Explanation | null {
+  const moved = after.flatMap((now, i) => (now.verdict !== before[i]!.verdict ? [{ was: before[i]!, now }] : []))
+  if (!moved.length) return null
+  const reason = ({ was, now }: (typeof moved)[number]) =>
+    now.reasons.find(({ rule, verdict }) => verdict === now.verdict && !was.reasons.some((one) => one.rule === rule && one.verdict === verdict)) // prettier-ignore
+  const lines = moved.slice(0, 8).map((one) => `${one.now.family.name}: ${verdictWords[one.was.verdict]} → ${verdictWords[one.now.verdict]}. ${reason(one)?.text ?? ''}`.trim()) // prettier-ignore
+  const rest = moved.length - lines.length
+  return {
+    about: label.toLowerCase(),
+    lines: [
+      `${plural(moved.length, 'glue')} of ${after.length} ${moved.length === 1 ? 'moves' : 'move'} with this word.`,
+      ...lines,
+      ...(rest > 0 ? [`and ${rest} more on the shortlist.`] : []),
+    ],
+    source: ['Rules of the trade; a bond test of your own outranks them, except where they are about harm.'],
+  }
+}
+
+/** Writes words of the brief, one entry each, and shows what each of them moves. */
+export function provideBriefEditor(
+  view: ComputedRef<JointView>,
+  setting: ComputedRef<Setting>,
+  useful: Ref<readonly string[]>,
+): BriefEditor {
+  const bench = useBench()
+  const why = useWhy()
+  const judged = () => {
+    const { brief, a, b, room } = setting.value
+    return families.map((family) => screen(situationOf(brief, a, b, family, { room })))
+  }
+  async function set(patch: Partial<Brief>, what: string, label = what) {
+    const { joint } = view.value
+    const before = judged()
+    const done = await bench.write(`${joint.code}: ${what}`, [update('joint', joint, { brief: { ...joint.brief, ...patch } })]) // prettier-ignore
+    const moved = done ? movedBy(before, judged(), label) : null
+    if (moved) why.suggest(moved)
+  }
+  const setSide: BriefEditor['setSide'] = (side, patch, what, label) =>
+    set({ [side]: { ...view.value.joint.brief[side], ...patch } }, `side ${side.toUpperCase()}, ${what}`, label ?? what)
+  const editor: BriefEditor = { useful, view, brief: computed(() => view.value.joint.brief), set, setSide }
+  provide(key, editor)
+  return editor
+}

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { materialOf } from '../../../bench/jointView'
+import { useBench } from '../../../bench/store'
+import { useBriefEditor } from '../editBrief'
+import BriefWord from '../words/BriefWord.vue'
+import MaterialWord from '../words/MaterialWord.vue'
+import FindOut from './FindOut.vue'
+
+// What is joined: materials, faces, shape, size, fit.
+const bench = useBench()
+const { brief, setSide } = useBriefEditor()
+/** An own material of one thickness brings it along. */
+function pick(side: 'a' | 'b', material: string | null) {
+  const own = materialOf(bench, material)
+  const thicknessMm = own?.thicknessMm ?? brief.value[side].thicknessMm
+  void setSide(side, { material, thicknessMm }, 'material', `material of side ${side.toUpperCase()}`)
+}
+const edgeMatters = computed(() => brief.value.geometry !== 'point' && brief.value.geometry !== 'butt-edge')
+</script>
+
+<template>
+  <p>
+    Join
+    <template v-for="side in ['a', 'b'] as const" :key="side">
+      <template v-if="side === 'b'">to </template>
+      <MaterialWord
+        :label="`Material of side ${side.toUpperCase()}`"
+        ask="what?"
+        :value="brief[side].material"
+        @pick="pick(side, $event)"
+      />, <BriefWord of="thicknessMm" :side="side" />, <BriefWord of="state" :side="side"><FindOut /></BriefWord>,
+      <BriefWord of="traits" :side="side" />,
+    </template>
+    as <BriefWord of="geometry" />, <BriefWord of="widthMm" /> by <BriefWord of="lengthMm" />, <BriefWord of="count" />.
+    The dry faces <BriefWord of="fit" />, with <BriefWord of="gapMm" />; they are <BriefWord of="curveMm" /><template
+      v-if="edgeMatters"
+      >, the middle <BriefWord of="edgeMm" /></template
+    >.
+  </p>
+</template>

@@ -1,0 +1,4 @@
+import type { InjectionKey, Ref } from 'vue'
+
+/** Whether the open word that is drawn here would move most glues: it is drawn as worth answering first. */
+export const wordMoves: InjectionKey<Ref<boolean>> = Symbol('word moves most')

@@ -1,0 +1,167 @@
+import { onThisPair, sayingOf, type PairEvidence, type Saying } from '../evidence/pairEvidence'
+import { families, familyOf, isFamily, unknownFamily, type Family } from '../knowledge/families'
+import type { MaterialClass } from '../knowledge/materials'
+import type { Helper } from '../knowledge/vocabulary'
+import { timesOf } from '../planning/steps'
+import type { Brief } from '../records/joint'
+import type { Adhesive, HouseRule, StockItem } from '../records/shelf'
+import { houseReasons } from './houseRules'
+import { screen, weighed, type Screening, type Verdict } from './screen'
+import { situationOf, type Around, type PackAge, type Situation } from './situation'
+import { withEvidence } from './withEvidence'
+
+/** The brief with what is known around it. */
+export interface Setting {
+  brief: Brief
+  /** the materials' classes; null while open */
+  a: MaterialClass | null
+  b: MaterialClass | null
+  room: { tempC: number; rh: number } | null
+  /** the day it is, ms */
+  now: number
+  adhesives: readonly Adhesive[]
+  stock: readonly StockItem[]
+  houseRules: readonly HouseRule[]
+  evidence: readonly PairEvidence[]
+  classOf: (material: string) => string | null
+}
+
+/** One glue judged: a product of the shelf, or a family of the tables none of whose products stands there. */
+export interface Candidate {
+  /** product id, or family id */
+  key: string
+  /** the family's values, the label's put over them */
+  family: Family
+  product: Adhesive | null
+  pack: StockItem | null
+  situation: Situation
+  screening: Screening
+  evidence: Saying | null
+}
+
+const DAY = 86_400_000
+const daysSince = (day: string | null, now: number) => (day === null ? null : Math.floor((now - Date.parse(`${day}T12:00:00Z`)) / DAY)) // prettier-ignore
+
+/** How old a pack is; a pack past its date is expired from the day after. */
+export function packAge(pack: StockItem, now: number): PackAge {
+  const bought = daysSince(pack.boughtOn, now)
+  return {
+    daysOpen: daysSince(pack.openedOn, now),
+    monthsOld: bought === null ? null : Math.floor(bought / 30.44),
+    expired: pack.expiresOn !== null && Date.parse(`${pack.expiresOn}T23:59:59Z`) < now,
+  }
+}
+
+/** The pack one would reach for: not empty, not past its date, opened before unopened, the oldest of those first. */
+export function packInUse(packs: readonly StockItem[], now: number): StockItem | null {
+  const rank = (pack: StockItem) => [pack.left > 0 ? 0 : 1, packAge(pack, now).expired ? 1 : 0, pack.openedOn ? 0 : 1, Date.parse(pack.openedOn ?? pack.boughtOn ?? '2999-01-01')] // prettier-ignore
+  const before = (x: number[], y: number[]) => x.map((value, i) => value - y[i]!).find((gap) => gap !== 0) ?? 0
+  return [...packs].sort((x, y) => before(rank(x), rank(y)))[0] ?? null
+}
+
+/** A product's family with its label over it; one of no known family is judged by its label alone. */
+export const productFamily = (product: Adhesive): Family => ({
+  ...timesOf(isFamily(product.family) ? familyOf(product.family) : unknownFamily, product.label),
+})
+
+function around(
+  family: Family,
+  product: Adhesive | null,
+  pack: StockItem | null,
+  setting: Setting,
+  more: Around,
+): Around {
+  return {
+    ...more,
+    room: setting.room,
+    labelled: product ? Object.keys(product.label) : [],
+    pack: pack && packAge(pack, setting.now),
+    // A family that is not on the shelf is counted at the tables' typical price.
+    packPrice: product ? product.packPrice : family.packPrice,
+  }
+}
+
+/** Judges one glue by every rule, the rules of the house and the bench's own evidence. */
+export function judged(
+  family: Family,
+  product: Adhesive | null,
+  setting: Setting,
+  more: Pick<Around, 'helpers' | 'dab'> = {},
+): Candidate {
+  const { brief, a, b, houseRules, now } = setting
+  const packs = product ? setting.stock.filter((one) => one.adhesive === product.id) : []
+  const pack = packInUse(packs, now)
+  const size = product ? { packSize: product.packSize, packUnit: product.packUnit } : {}
+  const situation = situationOf(brief, a, b, { ...family, ...size }, around(family, product, pack, setting, more))
+  const subject = { adhesive: product?.id ?? null, materials: [brief.a.material, brief.b.material] }
+  const evidence = onThisPair(setting.evidence, brief, setting.classOf).filter((one) =>
+    product ? one.adhesive === product.id || (one.adhesive === null && one.family === product.family) : one.family === family.id,
+  ) // prettier-ignore
+  const byRule = screen(situation).reasons
+  const reasons = [...houseReasons(houseRules, situation, subject), ...withEvidence(byRule, evidence, brief)]
+  const sayings = evidence.map((one) => sayingOf(one, brief).says)
+  return {
+    key: product?.id ?? family.id,
+    family: situation.family,
+    product,
+    pack,
+    situation,
+    screening: weighed(situation.family, reasons),
+    evidence: sayings.includes('fails') ? 'fails' : sayings.includes('holds') ? 'holds' : sayings.length ? 'unclear' : null,
+  } // prettier-ignore
+}
+
+/** Every product of the shelf, and every family none of whose products stands there, judged and in order. */
+export function shortlist(setting: Setting): Candidate[] {
+  const products = setting.adhesives.map((product) => judged(productFamily(product), product, setting))
+  const onShelf = new Set(setting.adhesives.map(({ family }) => family))
+  const rest = families.filter(({ id }) => !onShelf.has(id)).map((family) => judged(family, null, setting))
+  return inOrder([...products, ...rest])
+}
+
+const order: Record<Verdict, number> = { fit: 0, caution: 1, block: 2 }
+const evidenceOrder = (says: Saying | null) => (says === 'holds' ? 0 : says === 'fails' ? 2 : 1)
+const tableOrder = new Map(families.map(({ id }, place) => [id, place]))
+const against = ({ screening }: Candidate) => screening.reasons.filter(({ verdict }) => verdict === 'block' || verdict === 'caution').length // prettier-ignore
+
+/** By fit, then what is on the shelf, then own evidence, then fewer reasons against, then the tables' order. */
+export function inOrder(candidates: readonly Candidate[]): Candidate[] {
+  const place = ({ family }: Candidate) => tableOrder.get(family.id) ?? Infinity
+  return [...candidates].sort(
+    (x, y) =>
+      order[x.screening.verdict] - order[y.screening.verdict] ||
+      Number(y.product !== null) - Number(x.product !== null) ||
+      evidenceOrder(x.evidence) - evidenceOrder(y.evidence) ||
+      against(x) - against(y) ||
+      place(x) - place(y) ||
+      x.key.localeCompare(y.key),
+  )
+}
+
+/** Which helpers could do anything for a family at all; the rest need not be tried. */
+function helpersWorthTrying({ family, situation }: Candidate): Helper[] {
+  const cloth = situation.faces.some(({ material }) => material?.group === 'textile')
+  const instant: Helper[] = family.id.startsWith('ca-') ? ['powder-filler', 'primer', 'fibre-filler'] : []
+  return [...instant, ...(family.holdS > 120 ? ['tack-and-cure' as const] : []), ...(cloth ? (['cloth-primer', 'paper-backing'] as const) : [])] // prettier-ignore
+}
+
+export interface Help {
+  helper: Helper
+  /** what the glue becomes with it */
+  screening: Screening
+  /** why it helps here: the reason the helper gives, or the one it takes away */
+  text: string
+}
+
+/** Helpers that make a glue suit better here, the most useful first. */
+export function helpersThatHelp(candidate: Candidate, setting: Setting): Help[] {
+  const before = candidate.screening
+  return helpersWorthTrying(candidate).flatMap((helper): Help[] => {
+    const { screening } = judged(candidate.family, candidate.product, setting, { helpers: [helper] })
+    const gives = screening.reasons.find((reason) => reason.verdict === 'fit' && !before.reasons.some(({ rule, verdict }) => rule === reason.rule && verdict === 'fit')) // prettier-ignore
+    const milder = order[screening.verdict] < order[before.verdict]
+    if (!milder && !(gives && order[screening.verdict] <= order[before.verdict])) return []
+    const gone = before.reasons.find(({ rule, verdict }) => (verdict === 'block' || verdict === 'caution') && !screening.reasons.some((reason) => reason.rule === rule && reason.verdict === verdict)) // prettier-ignore
+    return [{ helper, screening, text: gives?.text ?? (gone ? `It answers: ${gone.text}` : '') }]
+  }).sort((x, y) => order[x.screening.verdict] - order[y.screening.verdict]) // prettier-ignore
+}
