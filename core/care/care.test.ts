@@ -50,13 +50,15 @@ describe('care over glue, helper, material and place', () => {
     ['isocyanate-air', care('wood', 'wood', 'pu-foaming', { air: 'window' }), care('wood', 'wood', 'pu-foaming', { air: 'outdoors' })],
     ['expanding-foam', care('wood', 'wood', 'foam-can'), care('wood', 'wood', 'pu-clear')],
     ['cleaning-solvent', care('print-pla', 'wood', 'ca-gel'), care('felt', 'wood', 'ca-gel')],
+    ['sanding-dust', care('foam-eva', 'felt', 'pva-white'), care('felt', 'felt', 'pva-white')],
     ['no-solvent-wipe', care('foam-xps', 'wood', 'pva-white'), care('foam-eva', 'wood', 'pva-white')],
     ['heated-vinyl', care('vinyl-soft', 'wood', 'hotmelt-high'), care('vinyl-soft', 'wood', 'contact-water')],
     ['lamp-and-eyes', care('glass', 'metal', 'uv-acrylic'), care('glass', 'metal', 'epoxy-slow')],
     ['people-near', care('wood', 'wood', 'epoxy-slow', { users: ['child'] }), care('wood', 'wood', 'epoxy-slow', { users: [] })],
   ] // prettier-ignore
   it.each(cases)('%s is said where two things meet, and only there', (id, said, not) => {
-    expect(not.combined.length).toBeLessThan(said.combined.length)
+    const lines = (one: typeof said) => one.combined.length + one.cleaning.length
+    expect(lines(not)).toBeLessThan(lines(said))
     expect(combinations.some((one) => one.id === id)).toBe(true)
   })
   it('has a case for every combination', () => expect(combinations.map(({ id }) => id).filter((id) => !cases.some(([one]) => one === id))).toEqual([])) // prettier-ignore

@@ -25,6 +25,8 @@ export interface Care {
   hazards: CareHazard[]
   /** what comes from two things meeting: solvent near a hot wire, instant glue on cotton */
   combined: string[]
+  /** at preparing and cleaning the faces */
+  cleaning: string[]
   ready: Ready[]
 }
 
@@ -35,11 +37,10 @@ export function hazardSources(s: Situation): { code: string; from: string }[] {
     const codes = helper === 'tack-and-cure' && s.dab ? familyOf(s.dab).hazards : helperHazards[helper]
     return codes.map((code) => ({ code, from: helperWords[helper].word }))
   })
-  const parts = s.faces.flatMap(({ material, traits, state }) => {
+  const parts = s.faces.flatMap(({ material, traits }) => {
     if (!material) return []
     const codes: string[] = []
-    const sanded = s.later?.includes('sand') || state === 'sanded'
-    if (sanded && (material.group === 'wood' || material.group === 'print' || material.group === 'foam')) codes.push('dust')
+    if (s.later?.includes('sand') && (material.group === 'wood' || material.group === 'print' || material.group === 'foam')) codes.push('dust')
     if (material.id === 'print-resin' && traits?.includes('uncured')) codes.push('sensitiser', 'acrylate')
     return codes.map((code) => ({ code, from: material.name }))
   }) // prettier-ignore
@@ -54,5 +55,10 @@ export function careFor(s: Situation): Care {
     ...hazard,
     from: [...new Set(sources.filter(({ code }) => code === hazard.id).map(({ from }) => from))],
   }))
-  return { hazards, combined: combinedCautions(s, codes), ready: thingsToHaveReady(s, codes) }
+  return {
+    hazards,
+    combined: combinedCautions(s, codes, 'gluing'),
+    cleaning: combinedCautions(s, codes, 'cleaning'),
+    ready: thingsToHaveReady(s, codes),
+  }
 }

@@ -3,6 +3,8 @@ import { called, someFace, type Situation } from '../screening/situation'
 
 interface Combination {
   id: string
+  /** said at preparing and cleaning, before any glue is out */
+  cleaning?: true
   says: (s: Situation, codes: readonly string[]) => string | null
 }
 
@@ -45,6 +47,7 @@ export const combinations: Combination[] = [
   },
   {
     id: 'cleaning-solvent',
+    cleaning: true,
     says: (s) => {
       const wiped = s.faces.filter(({ material }) => material?.prep.includes('isopropanol'))
       if (!wiped.length) return null
@@ -53,7 +56,13 @@ export const combinations: Combination[] = [
     },
   },
   {
+    id: 'sanding-dust',
+    cleaning: true,
+    says: (s) => (s.faces.some(({ material, state }) => state === 'sanded' || (material && /\b(sand|scuff|grit)/i.test(material.prep))) ? 'Sanding and scuffing give off dust that may harm: wet or with extraction, a mask of the class in the data sheet, eyes covered.' : null),
+  },
+  {
     id: 'no-solvent-wipe',
+    cleaning: true,
     says: (s) => {
       const face = someFace(s, (m) => m.id === 'foam-xps' || m.id === 'foam-eps')
       return face ? `No solvent wipe and no spray paint on bare ${called(face)}: it melts and gives off styrene.` : null
@@ -81,5 +90,6 @@ export const combinations: Combination[] = [
   },
 ] // prettier-ignore
 
-export const combinedCautions = (s: Situation, codes: readonly string[]): string[] =>
-  combinations.flatMap(({ says }) => says(s, codes) ?? [])
+/** Cautions of two things meeting: those at the cleaning step, or all others. */
+export const combinedCautions = (s: Situation, codes: readonly string[], at: 'cleaning' | 'gluing'): string[] =>
+  combinations.filter(({ cleaning }) => (cleaning === true) === (at === 'cleaning')).flatMap(({ says }) => says(s, codes) ?? []) // prettier-ignore

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { familyOf } from '../../../core/knowledge/families'
-import { hazardsOf } from '../../../core/knowledge/hazards'
+import { undoOf } from '../../../core/knowledge/undo'
 import { exposuresNamed } from '../../../core/choice/margin'
 import { showMoney } from '../../../core/quantities/money'
 import { testKinds } from '../../../core/readings/tests'
+import { careOf, cautionLines } from '../../bench/careOf'
 import { useNow } from '../../bench/clock'
 import { glueName, hatchOf, useJoint } from '../../bench/jointView'
 import { needWords } from '../../bench/jointWords'
@@ -28,6 +29,8 @@ const family = computed(() => (procedure.value ? familyOf(procedure.value.family
 const round = computed(() => bench.get('round', decision.value?.round ?? null))
 const price = computed(() => (view.value && procedure.value ? costOf(bench, view.value, procedure.value) : null))
 const notTested = computed(() => (view.value ? exposuresNamed(view.value.joint.brief) : []))
+const care = computed(() => (view.value && procedure.value ? careOf(bench, view.value, procedure.value) : null))
+const undo = computed(() => undoOf(family.value?.id ?? '')[0] ?? null)
 const printIt = () => window.print()
 </script>
 
@@ -65,11 +68,18 @@ const printIt = () => window.print()
           <b v-if="step.minS" class="num">{{ lasting(step.minS) }}</b>
         </li>
       </ol>
-      <section v-if="hazardsOf(family.hazards).length" class="care">
+      <section v-if="care && cautionLines(care).length" class="care">
         <h3>Before you start</h3>
-        <p v-for="hazard in hazardsOf(family.hazards)" :key="hazard.id">{{ hazard.show }}</p>
+        <p v-for="line in [...cautionLines(care), ...care.cleaning]" :key="line">{{ line }}</p>
+        <p v-for="one in care.ready" :key="one.text">
+          <b>{{ one.what.replace(/^./, (c) => c.toUpperCase()) }}:</b> {{ one.text }}.
+        </p>
       </section>
       <dl>
+        <template v-if="undo">
+          <dt>To undo</dt>
+          <dd>{{ undo.how }}. {{ undo.sideEffect }}.</dd>
+        </template>
         <dt>Tested</dt>
         <dd>
           {{ testKinds[round.test].name }}, {{ plural(decision.known.pulls, 'pull')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { hazardsOf } from '../../../core/knowledge/hazards'
+import { careOf, cautionLines } from '../../bench/careOf'
 import { closedAt, curedFrom, tasksOf, type GlueTask } from '../../../core/planning/gluing'
 import { cureStates } from '../../../core/records/round'
 import { stampNow, useNow } from '../../bench/clock'
@@ -26,12 +26,14 @@ const task = computed<GlueTask | null>(
 watch(task, (one) => (held.value = one && keyOf(one)), { immediate: true })
 const then = computed(() => tasks.value.filter((one) => one !== task.value).slice(0, 3))
 const family = computed(() => (task.value ? familyTimes(bench, task.value.procedure) : null))
+const care = computed(() => (task.value ? careOf(bench, props.view, task.value.procedure) : null))
 // Preparing needs no glue; from applying on, what the glue gives off counts.
-const cautions = computed(() =>
-  task.value && family.value && ['apply', 'close', 'hold'].includes(task.value.step.kind)
-    ? hazardsOf(family.value.hazards)
-    : [],
-)
+const cautions = computed(() => {
+  if (!task.value || !care.value) return []
+  const { kind } = task.value.step
+  if (kind.startsWith('prepare')) return care.value.cleaning
+  return ['apply', 'close', 'hold'].includes(kind) ? cautionLines(care.value) : []
+})
 const early = computed(() => task.value !== null && task.value.readyAt > now.value)
 const late = computed(() => (task.value?.lateAt ?? Infinity) < now.value)
 const inBlock = computed(() =>
@@ -109,7 +111,7 @@ watch(
         `handling ${lasting(family.value.handlingS)}`,
         `full cure ${lasting(family.value.fullS)}`,
       ],
-      cautions: hazardsOf(family.value.hazards).map((hazard) => hazard.show),
+      cautions: care.value ? cautionLines(care.value) : [],
       source: ['Knowledge tables, typical values.'],
     })
   },
@@ -164,7 +166,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           </svg>
           <div v-if="cautions.length" class="care" role="note" aria-label="Before you start">
             <b class="careful">Before you start</b>
-            <p v-for="hazard in cautions" :key="hazard.id">{{ hazard.show }}</p>
+            <p v-for="line in cautions" :key="line">{{ line }}</p>
           </div>
           <p v-if="early" class="careful">It is early: what you do now is kept with “{{ offWindow(task, now) }}”.</p>
           <div class="acts">

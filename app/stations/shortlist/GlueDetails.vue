@@ -58,7 +58,7 @@ const vapour = computed((): string[] => {
         <li v-for="hazard in care.hazards" :key="hazard.id">
           {{ hazard.show }} <span v-if="hazard.from.length > 1" class="mute">({{ hazard.from.join(', ') }})</span>
         </li>
-        <li v-for="text in care.combined" :key="text" class="careful">{{ text }}</li>
+        <li v-for="text in [...care.combined, ...care.cleaning]" :key="text" class="careful">{{ text }}</li>
       </ul>
     </section>
     <section v-if="care.ready.length">

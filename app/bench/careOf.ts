@@ -1,0 +1,17 @@
+import { careFor, type Care } from '../../core/care/care'
+import { situationOf } from '../../core/screening/situation'
+import type { Procedure } from '../../core/records/round'
+import { familyTimes, type JointView } from './jointView'
+import type { useBench } from './store'
+
+/** The care that a procedure of this joint needs: hazards of glue, helpers and materials, and of their meeting. */
+export const careOf = (bench: ReturnType<typeof useBench>, view: JointView, procedure: Procedure): Care =>
+  careFor(
+    situationOf(view.joint.brief, view.a?.cls ?? null, view.b?.cls ?? null, familyTimes(bench, procedure), {
+      helpers: procedure.helpers,
+      dab: procedure.helpers.includes('tack-and-cure') ? 'ca-gel' : null,
+    }),
+  )
+
+/** The lines shown before a step is started. */
+export const cautionLines = ({ hazards, combined }: Care): string[] => [...hazards.map(({ show }) => show), ...combined]
