@@ -3,5 +3,10 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   plugins: [vue()],
-  test: { include: ['{core,cli,demo,app,server}/**/*.test.ts'], testTimeout: 60_000 },
+  test: {
+    include: ['{core,cli,demo,app,server}/**/*.test.ts'],
+    testTimeout: 60_000,
+    // Its main file is no module that Node can name the exports of; the build takes the other one, and so do the tests.
+    server: { deps: { inline: ['maxrects-packer'] } },
+  },
 })

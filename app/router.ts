@@ -53,6 +53,13 @@ export const router = createRouter({
       props: true,
       meta: { title: 'Procedure card' },
     },
+    {
+      path: '/joint/:joint/print',
+      name: 'print',
+      component: () => import('./stations/plan/print/PrintPage.vue'),
+      props: true,
+      meta: { title: 'Print for the bench' },
+    },
     { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
     {
       path: '/benches',

@@ -15,7 +15,7 @@ import type { Coupon, Procedure, Round } from '../core/records/round'
 import { noTables, type Tables } from '../core/records/tables'
 import { analyse } from '../core/statistics/analyse'
 import { testKinds } from '../core/readings/tests'
-import { build, glues, houseRules, joints, ownMaterials, type DemoJoint } from './scenario'
+import { build, glues, houseRules, joints, offcuts, ownMaterials, type DemoJoint } from './scenario'
 import { simulatePull } from './simulator'
 
 const HOUR = 3_600_000
@@ -63,6 +63,7 @@ export function buildDemoBench(now: number, seed = 20261212): Tables {
     })
   }
   for (const { key, ...material } of ownMaterials) tables.material.push({ id: key, ...material })
+  for (const offcut of offcuts) tables.offcut.push({ ...offcut, note: '' })
   for (const { key, lookAgainInDays, ...rule } of houseRules)
     tables.houseRule.push({
       id: key, family: null, adhesive: null, material: null, ...rule,
@@ -121,8 +122,9 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
   const gluedAt = now - scene.gluedHoursAgo * HOUR
   const limit = requiredStrength(joint.brief, scene.round.test)
   const round: Round = {
-    id: `${id}-r1`, joint: id, number: 1, ...scene.round, procedures: procedures.map((procedure) => procedure.id), order: 'shuffled',
-    passLimit: limit === null ? null : Number(limit.toPrecision(3)), passSetAt: gluedAt - HOUR, plannedAt: gluedAt - HOUR,
+    id: `${id}-r1`, joint: id, number: 1, procedures: procedures.map((procedure) => procedure.id), blocks: scene.round.blocks, seed: scene.round.seed, order: 'shuffled',
+    arms: [{ id: 'a1', test: scene.round.test, exposure: null, size: scene.round.size, passLimit: limit === null ? null : Number(limit.toPrecision(3)), passSetAt: gluedAt - HOUR, lateChanges: [] }],
+    control: procedures[0]!.id, hunch: null, plannedAt: gluedAt - HOUR,
   } // prettier-ignore
   tables.round.push(round)
   const coupons = glueUp(couponsOf(joint, round, procedures), procedures, gluedAt, now, random)
@@ -143,6 +145,7 @@ function couponsOf(joint: Joint, round: Round, procedures: readonly Procedure[])
     return {
       id: label.toLowerCase(),
       round: round.id,
+      arm: round.arms[0]!.id,
       procedure,
       block,
       label,
@@ -201,8 +204,8 @@ function pullAll(
         a: pair[0],
         b: pair[1],
         family: procedure.family,
-        test: round.test,
-        size: round.size,
+        test: round.arms[0]!.test,
+        size: round.arms[0]!.size,
         thicknessMm: { a: scene.brief.aThicknessMm ?? null, b: scene.brief.bThicknessMm ?? null },
       },
       random,
@@ -214,7 +217,7 @@ function pullAll(
       id: `pull-${coupon.id}`,
       coupon: coupon.id,
       at: Math.round(at),
-      size: round.size,
+      size: round.arms[0]!.size,
       early: early ? { curedS: 0, fullS: 0 } : null,
       setAside: null,
       corrected: [],
@@ -246,19 +249,20 @@ function decide(
   readings: readonly Reading[],
   reason: string,
 ): Tables['decision'][number] {
+  const arm = round.arms[0]!
   const model = readings.flatMap((reading) => {
-    const { datum } = interpret(reading, round.test)
+    const { datum } = interpret(reading, arm.test)
     return datum.kind === 'leftOut'
       ? []
       : [{ procedure: coupons.find(({ id }) => id === reading.coupon)!.procedure, ...datum }]
   })
-  const { procedures: summaries } = analyse({ required: round.passLimit, readings: model })
+  const { procedures: summaries } = analyse({ required: arm.passLimit, readings: model })
   const best = [...summaries].sort((x, y) => y.weakJoint.low95 - x.weakJoint.low95)[0]!
   const procedure = procedures.find(({ id }) => id === best.procedure)!
-  const margin = marginOf(joint.brief, round.test, best.weakJoint.low95, round.size, familyOf(procedure.family))
+  const margin = marginOf(joint.brief, arm.test, best.weakJoint.low95, arm.size, familyOf(procedure.family))
   return {
-    id: `${joint.id}-decision`, joint: joint.id, round: round.id, procedure: procedure.id, reason, at: Math.max(...readings.map(({ at }) => at)) + HOUR,
-    known: { pulls: best.n, typical: best.open ? null : best.typical.median, weakLow: best.weakJoint.low95, unit: testKinds[round.test].unit, margin: margin?.times ?? null },
+    id: `${joint.id}-decision`, joint: joint.id, round: round.id, arm: arm.id, procedure: procedure.id, reason, at: Math.max(...readings.map(({ at }) => at)) + HOUR,
+    known: { pulls: best.n, typical: best.open ? null : best.typical.median, weakLow: best.weakJoint.low95, unit: testKinds[arm.test].unit, margin: margin?.times ?? null },
   } // prettier-ignore
 }
 

@@ -55,6 +55,13 @@ export const ownMaterials = [
   },
 ] as const
 
+/** Offcuts in the box under the bench. */
+export const offcuts = [
+  { id: 'felt-piece', material: 'felt', widthMm: 210, heightMm: 300, count: 2 },
+  { id: 'webbing-roll', material: 'webbing', widthMm: 50, heightMm: 1500, count: 1 },
+  { id: 'rib-scrap', material: 'rib', widthMm: 180, heightMm: 420, count: 3 },
+]
+
 export interface DemoJoint {
   code: string
   name: string

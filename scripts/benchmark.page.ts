@@ -67,7 +67,7 @@ function benchOf(count: number): Tables {
     brief: openBrief(),
   }))
   const procedure = (i: number) => ({ id: `p${i}`, joint: `j${i % 20}`, letter: 'ABCDEFGHIJ'[Math.floor(i / 20)]!, name: `Glue ${i}`, family: 'ca-gel', adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, steps: [] }) // prettier-ignore
-  const coupon = (i: number) => ({ id: `c${i}`, round: `r${i % 20}`, procedure: `p${i % 200}`, block: 1, label: `B1-A${i + 1}`, glueAt: i, pullAt: i, size: {}, stamps: [], deviations: [] }) // prettier-ignore
+  const coupon = (i: number) => ({ id: `c${i}`, round: `r${i % 20}`, arm: 'a1', procedure: `p${i % 200}`, block: 1, label: `B1-A${i + 1}`, glueAt: i, pullAt: i, size: {}, stamps: [], deviations: [] }) // prettier-ignore
   return { ...noTables(), bench: [emptyBench('x', 'Big', 0)], build: [{ id: 'b', name: 'Big', inServiceBy: null, budget: null, what: '' }], joint: joints, procedure: Array.from({ length: 200 }, (_, i) => procedure(i)), coupon: Array.from({ length: count }, (_, i) => coupon(i)), reading: Array.from({ length: count }, (_, i) => reading(i)) } // prettier-ignore
 }
 

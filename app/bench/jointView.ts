@@ -5,7 +5,7 @@ import { progressOf, type JointProgress } from '../../core/planning/progress'
 import { timesOf } from '../../core/planning/steps'
 import type { Joint } from '../../core/records/joint'
 import type { Reading } from '../../core/records/reading'
-import type { Coupon, Decision, Procedure, Round } from '../../core/records/round'
+import type { Arm, Coupon, Decision, Procedure, Round } from '../../core/records/round'
 import type { Adhesive } from '../../core/records/shelf'
 import type { Hatch } from '../look/seam/SeamDrawing.vue'
 import { useBench } from './store'
@@ -53,6 +53,8 @@ export interface JointView {
   rounds: Round[]
   /** the latest round */
   round: Round | null
+  /** the arm that is shown: of the latest round the first, unless a page narrows to another */
+  arm: Arm | null
   /** of the latest round, in glue order */
   coupons: Coupon[]
   readings: Reading[]
@@ -74,11 +76,21 @@ export function viewJoint(bench: BenchStore, joint: Joint, now: number): JointVi
     procedures,
     rounds,
     round,
+    arm: round?.arms[0] ?? null,
     coupons,
     readings,
     decision,
     progress: progressOf(joint.brief, procedures, round, coupons, readings, decision, now),
   }
+}
+
+/** A view narrowed to one arm of its round: its coupons and readings alone. */
+export function narrowed(view: JointView, armId: string | null): JointView {
+  const arm = view.round?.arms.find(({ id }) => id === armId) ?? view.arm
+  if (!arm || view.round!.arms.length === 1) return view
+  const coupons = view.coupons.filter((coupon) => coupon.arm === arm.id)
+  const ids = new Set(coupons.map(({ id }) => id))
+  return { ...view, arm, coupons, readings: view.readings.filter(({ coupon }) => ids.has(coupon)) }
 }
 
 /** The view of one joint, as its records stand; null when there is no such joint. */

@@ -1,6 +1,10 @@
 /** Hands a text to the browser as a file to save. */
-export function saveFile(name: string, text: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }))
+export const saveFile = (name: string, text: string, type = 'application/json'): void =>
+  saveBlob(name, new Blob([text], { type }))
+
+/** Hands bytes to the browser as a file to save. */
+export function saveBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob)
   const link = Object.assign(document.createElement('a'), { href: url, download: name })
   link.click()
   // The download has its own copy once it began.

@@ -65,18 +65,18 @@ export function ownEvidence(tables: EvidenceTables, classOf: (material: string) 
     const a = joint && sideOf(joint.brief.a, classOf)
     const b = joint && sideOf(joint.brief.b, classOf)
     if (!a || !b) return []
-    return round.procedures.flatMap((id): PairEvidence[] => {
+    // What was heated, washed or left for years answers other questions than a plain pull.
+    return round.arms.filter((arm) => arm.exposure === null).flatMap((arm) => round.procedures.flatMap((id): PairEvidence[] => {
       const procedure = procedures.get(id)
-      const coupons = couponsOf.get(`${round.id} ${id}`) ?? []
+      const coupons = (couponsOf.get(`${round.id} ${id}`) ?? []).filter((coupon) => coupon.arm === arm.id)
       const pulled = coupons.filter((coupon) => readingsOf.has(coupon.id))
       if (!procedure || !pulled.length) return []
       const readings = pulled.flatMap((coupon) => readingsOf.get(coupon.id)!)
-      const summary = summed(readings, round.test)
       return [{
-        family: procedure.family, adhesive: procedure.adhesive, sides: [a, b], test: round.test, pulls: pulled.length, ...summary,
-        unit: testKinds[round.test].unit, limit: round.passLimit, from: pulled.map((coupon) => coupon.label),
-      }] // prettier-ignore
-    })
+        family: procedure.family, adhesive: procedure.adhesive, sides: [a, b], test: arm.test, pulls: pulled.length, ...summed(readings, arm.test),
+        unit: testKinds[arm.test].unit, limit: arm.passLimit, from: pulled.map((coupon) => coupon.label),
+      }]
+    })) // prettier-ignore
   })
 }
 

@@ -33,7 +33,7 @@ type LooseTables = Record<string, Loose[]>
  * From version n to n + 1, frozen: a migration calls nothing that may change later.
  * 1 → 2: a pack's dates moved from the adhesive to a table of packs, since one product can stand there in two batches.
  * 2 → 3: briefs ask more (all of it open), a product has other names and may be of no known family, a pack knows when it was
- * bought, and rules of the house have a table.
+ * bought, rules of the house have a table, and a round has arms: its one test became the first.
  */
 export const migrations: Record<number, (tables: LooseTables) => LooseTables> = {
   1: (tables) => ({
@@ -68,6 +68,15 @@ export const migrations: Record<number, (tables: LooseTables) => LooseTables> = 
       adhesive: (tables['adhesive'] ?? []).map((adhesive) => ({ ...adhesive, aliases: [] })),
       stock: (tables['stock'] ?? []).map((pack) => ({ ...pack, boughtOn: null })),
       houseRule: [],
+      offcut: [],
+      round: (tables['round'] ?? []).map(({ test, size, passLimit, passSetAt, ...round }) => ({
+        ...round,
+        arms: [{ id: 'a1', test, exposure: null, size, passLimit, passSetAt, lateChanges: [] }],
+        control: null,
+        hunch: null,
+      })),
+      coupon: (tables['coupon'] ?? []).map((coupon) => ({ ...coupon, arm: 'a1' })),
+      decision: (tables['decision'] ?? []).map((decision) => ({ ...decision, arm: 'a1' })),
     }
   },
 }

@@ -12,7 +12,7 @@ const procedureOf = (family: string, letter = 'A'): Procedure => ({
   id: `p${letter}`, joint: 'j', letter, name: family, family, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, steps: usualSteps(familyOf(family), null, null),
 }) // prettier-ignore
 const couponOf = (procedure: Procedure, block = 1, glueAt = 0): Coupon => ({
-  id: `${procedure.letter}${block}`, round: 'r', procedure: procedure.id, block, label: `H1-${procedure.letter}${block}`, glueAt, pullAt: 0, size: {}, stamps: [], deviations: [],
+  id: `${procedure.letter}${block}`, round: 'r', arm: 'a1', procedure: procedure.id, block, label: `H1-${procedure.letter}${block}`, glueAt, pullAt: 0, size: {}, stamps: [], deviations: [],
 }) // prettier-ignore
 
 /** Does the next step of a coupon at a time, as the app does. */

@@ -28,17 +28,37 @@ export const procedureSchema = z.object({
 }) // prettier-ignore
 export type Procedure = z.infer<typeof procedureSchema>
 
-/** Procedures compared for a joint, with their test. Pass limit in the unit of the test, fixed before the first pull. */
+export const exposureKinds = ['heat', 'cold', 'wash', 'soak', 'sun', 'flex', 'wait'] as const
+export type ExposureKind = (typeof exposureKinds)[number]
+/** What a coupon goes through after its cure and before its test. amount: °C, °C, cycles, h, days, cycles, weeks; hours: how long it takes. */
+export const exposureSchema = z.object({ kind: z.enum(exposureKinds), amount: z.number(), hours: amount })
+export type Exposure = z.infer<typeof exposureSchema>
+
+/** A pass limit changed after the first pull: allowed, and marked on the result. */
+const lateChange = z.object({ at: moment, from: z.nullable(positive), to: z.nullable(positive) })
+
+/** One arm of a round: a test, dry or after an exposure. Pass limit in the unit of the test, fixed before the first pull. */
+export const armSchema = z.object({
+  id, test: z.enum(testIds), exposure: z.nullable(exposureSchema), size: couponSize, passLimit: z.nullable(positive),
+  passSetAt: z.nullable(moment), lateChanges: z.array(lateChange),
+}) // prettier-ignore
+export type Arm = z.infer<typeof armSchema>
+
+/** Procedures compared for a joint, with their tests. blocks: coupons of each procedure in every arm. */
 export const roundSchema = z.object({
-  id, joint: id, number: count, test: z.enum(testIds), size: couponSize, procedures: z.array(id),
-  blocks: z.int().check(z.positive(), z.lte(40)), seed: place, order: z.enum(['shuffled', 'least-trusted-first']),
-  passLimit: z.nullable(positive), passSetAt: z.nullable(moment), plannedAt: moment,
+  id, joint: id, number: count, arms: z.array(armSchema).check(z.minLength(1)), procedures: z.array(id),
+  blocks: z.int().check(z.positive(), z.lte(40)), seed: place, order: z.enum(['shuffled', 'least-trusted-first', 'as-written']),
+  /** a glue already trusted, against which the others are read */
+  control: z.nullable(id),
+  /** the maker's expected order of the procedures, strongest first; sealed until the pulls are in */
+  hunch: z.nullable(z.object({ order: z.array(id), at: moment })),
+  plannedAt: moment,
 }) // prettier-ignore
 export type Round = z.infer<typeof roundSchema>
 
 /** One test piece. Stamps say when each step was done; deviations what went differently. */
 export const couponSchema = z.object({
-  id, round: id, procedure: id, block: count, label: z.string().check(z.regex(/^[A-Z]\d+(\.\d+)?-[A-Z]\d+$/)),
+  id, round: id, arm: id, procedure: id, block: count, label: z.string().check(z.regex(/^[A-Z]\d+(\.\d+)?-[A-Z]\d+$/)),
   glueAt: place, pullAt: place,
   /** measured; what is missing is taken from the round */
   size: couponSize,
@@ -52,7 +72,7 @@ export type CureCheck = z.infer<typeof cureCheckSchema>
 
 /** The maker's choice for a joint, with what was known when it was made. */
 export const decisionSchema = z.object({
-  id, joint: id, round: id, procedure: id, reason: text, at: moment,
+  id, joint: id, round: id, arm: id, procedure: id, reason: text, at: moment,
   known: z.object({ pulls: z.int(), typical: z.nullable(z.number()), weakLow: z.nullable(z.number()), unit: text, margin: z.nullable(z.number()) }),
 }) // prettier-ignore
 export type Decision = z.infer<typeof decisionSchema>

@@ -34,6 +34,10 @@ export const stockSchema = z.object({
 })
 export type StockItem = z.infer<typeof stockSchema>
 
+/** An offcut or sheet to cut coupons from, of a material class or an own material. The grain, if any, runs along its height. */
+export const offcutSchema = z.object({ id, material: id, widthMm: positive, heightMm: positive, count: z.int().check(z.positive(), z.lte(999)), note: text }) // prettier-ignore
+export type Offcut = z.infer<typeof offcutSchema>
+
 export const adviceGrades = ['own test', 'another’s test', 'label', 'rule of the trade', 'hearsay'] as const
 export type AdviceGrade = (typeof adviceGrades)[number]
 

@@ -3,7 +3,7 @@ import { benchSchema, buildSchema } from './bench'
 import { jointSchema } from './joint'
 import { readingSchema } from './reading'
 import { couponSchema, cureCheckSchema, decisionSchema, procedureSchema, roundSchema } from './round'
-import { adhesiveSchema, houseRuleSchema, materialSchema, stockSchema } from './shelf'
+import { adhesiveSchema, houseRuleSchema, materialSchema, offcutSchema, stockSchema } from './shelf'
 
 /** What a bench holds: flat tables of plain records with ids. */
 export const schemas = {
@@ -20,6 +20,7 @@ export const schemas = {
   reading: readingSchema,
   decision: decisionSchema,
   houseRule: houseRuleSchema,
+  offcut: offcutSchema,
 } as const
 
 export type TableName = keyof typeof schemas
@@ -32,7 +33,7 @@ export const noTables = (): Tables => Object.fromEntries(tableNames.map((name) =
 
 /** Fields by which records of a table are looked up: to whom they belong. */
 export const owners: Partial<Record<TableName, string>> = {
-  joint: 'build', stock: 'adhesive', procedure: 'joint', round: 'joint', coupon: 'round', cureCheck: 'coupon', reading: 'coupon', decision: 'joint',
+  joint: 'build', offcut: 'material', stock: 'adhesive', procedure: 'joint', round: 'joint', coupon: 'round', cureCheck: 'coupon', reading: 'coupon', decision: 'joint',
 } // prettier-ignore
 
 export interface DanglingReference {

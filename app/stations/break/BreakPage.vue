@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { PULLING_CAUTION } from '../../../core/knowledge/hazards'
+import { armOf, exposureWords } from '../../../core/planning/arms'
 import { curedFrom } from '../../../core/planning/gluing'
 import { sayError } from '../../../core/messages'
 import type { Place } from '../../../core/readings/datum'
@@ -29,8 +30,6 @@ const bench = useBench()
 const why = useWhy()
 const now = useNow()
 const route = useRoute()
-const test = computed(() => props.view.round?.test ?? 'lap-shear')
-const kind = computed(() => testKinds[test.value])
 const inPullOrder = computed(() => [...props.view.coupons].sort((x, y) => x.pullAt - y.pullAt))
 const readingOf = (coupon: Coupon): Reading | null =>
   props.view.readings.find((reading) => reading.coupon === coupon.id) ?? null
@@ -41,6 +40,11 @@ const chosen = ref<string | null>(typeof route.query['coupon'] === 'string' ? ro
 const coupon = computed<Coupon | null>(
   () => props.view.coupons.find(({ id }) => id === chosen.value) ?? left.value[0] ?? null,
 )
+// Each coupon has the test of its arm.
+const testOf = (one: Coupon) => (props.view.round ? armOf(props.view.round, one).test : 'lap-shear')
+const arm = computed(() => (props.view.round && coupon.value ? armOf(props.view.round, coupon.value) : null))
+const test = computed(() => arm.value?.test ?? 'lap-shear')
+const kind = computed(() => testKinds[test.value])
 const logged = computed(() => (coupon.value ? readingOf(coupon.value) : null))
 const procedure = computed(() => props.view.procedures.find(({ id }) => id === coupon.value?.procedure) ?? null)
 const early = computed(() =>
@@ -54,7 +58,7 @@ function fill() {
   if (!coupon.value || !props.view.round) return
   const usual = Object.keys(kind.value.sizes)
   const size = Object.fromEntries(
-    Object.entries(sizeOf(coupon.value.size, props.view.round.size)).filter(([key]) => usual.includes(key)),
+    Object.entries(sizeOf(coupon.value.size, arm.value!.size)).filter(([key]) => usual.includes(key)),
   )
   form.value = logged.value ? formOf(logged.value, test.value) : emptyForm(test.value, size, lastWay)
   problem.value = ''
@@ -121,7 +125,7 @@ async function putAside() {
 const setEnd = (end: End) => (form.value.end = form.value.end === end ? 'broke' : end)
 const tap = (place: Place) => tapPlace(form.value, place)
 const ask = (one: Coupon) =>
-  whyReading(one.label, readingOf(one)!, readReading(readingOf(one)!, test.value), test.value)
+  whyReading(one.label, readingOf(one)!, readReading(readingOf(one)!, testOf(one)), testOf(one))
 watch(
   () => [live.value?.read, form.value.end, coupon.value?.id],
   () => {
@@ -167,7 +171,7 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
         <div>
           <h2>{{ procedure.name }}</h2>
           <p class="mute">
-            {{ kind.name }} ·
+            {{ kind.name }}<template v-if="arm?.exposure">, {{ exposureWords(arm.exposure) }}</template> ·
             {{ logged ? 'logged, to be corrected' : `${view.readings.length + 1} of ${view.coupons.length}` }}
             <template v-if="cured && cured <= now"> · cured since {{ momentName(cured, now) }}</template>
           </p>
@@ -276,9 +280,9 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
         <li v-for="one in pulled" :key="one.id" :class="{ aside: readingOf(one)!.setAside }">
           <TapeLabel>{{ one.label }}</TapeLabel>
           <AskWhy :why="() => ask(one)"
-            ><span class="num">{{ valueWords(readReading(readingOf(one)!, test).datum) }}</span>
-            <small v-if="readReading(readingOf(one)!, test).datum.kind !== 'leftOut'"
-              >&nbsp;{{ kind.unit }}</small
+            ><span class="num">{{ valueWords(readReading(readingOf(one)!, testOf(one)).datum) }}</span>
+            <small v-if="readReading(readingOf(one)!, testOf(one)).datum.kind !== 'leftOut'"
+              >&nbsp;{{ testKinds[testOf(one)].unit }}</small
             ></AskWhy
           >
           <span :class="toneOf(readingOf(one)!)"

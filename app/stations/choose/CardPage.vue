@@ -4,7 +4,7 @@ import { familyOf } from '../../../core/knowledge/families'
 import { undoOf } from '../../../core/knowledge/undo'
 import { exposuresNamed } from '../../../core/choice/margin'
 import { showMoney } from '../../../core/quantities/money'
-import { testKinds } from '../../../core/readings/tests'
+import { armWords } from '../../../core/planning/arms'
 import { careOf, cautionLines } from '../../bench/careOf'
 import { useNow } from '../../bench/clock'
 import { glueName, hatchOf, useJoint } from '../../bench/jointView'
@@ -82,7 +82,8 @@ const printIt = () => window.print()
         </template>
         <dt>Tested</dt>
         <dd>
-          {{ testKinds[round.test].name }}, {{ plural(decision.known.pulls, 'pull')
+          {{ armWords(round.arms.find(({ id }) => id === decision!.arm) ?? round.arms[0]!) }},
+          {{ plural(decision.known.pulls, 'pull')
           }}<template v-if="decision.known.weakLow !== null"
             >; 19 in 20 joints hold
             <b class="num">{{ figure(decision.known.weakLow) }} {{ decision.known.unit }}</b></template

@@ -7,7 +7,8 @@ import { showMoney } from '../../../core/quantities/money'
 import { testKinds } from '../../../core/readings/tests'
 import { useNow } from '../../bench/clock'
 import { newId } from '../../bench/ids'
-import type { JointView } from '../../bench/jointView'
+import { armWords } from '../../../core/planning/arms'
+import { narrowed, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
 import { capital, dayName, figure, lasting, momentName, percent, plural } from '../../look/figures'
@@ -25,19 +26,21 @@ const props = defineProps<{ view: JointView }>()
 const bench = useBench()
 const why = useWhy()
 const now = useNow()
-const view = computed(() => props.view)
+const armId = ref<string | null>(null)
+const arms = computed(() => props.view.round?.arms ?? [])
+const view = computed(() => narrowed(props.view, armId.value))
 const { analysis, progress, problem, run, cancel } = useAnalysis(view)
 const candidates = useCandidates(bench, view, analysis)
-const test = computed(() => props.view.round?.test ?? 'lap-shear')
+const test = computed(() => view.value.arm?.test ?? 'lap-shear')
 const kind = computed(() => testKinds[test.value])
-const limit = computed(() => limitOf(props.view))
+const limit = computed(() => limitOf(view.value))
 const currency = computed(() => bench.bench?.currency ?? '')
 const told = computed(() => (analysis.value ? headline(analysis.value) : null))
 const nameOf = (id: string) => candidates.value.find(({ procedure }) => procedure.id === id)?.procedure.name ?? '?'
 
 const title = computed(() => {
   const head = told.value
-  if (!props.view.readings.length) return 'Nothing is pulled yet'
+  if (!view.value.readings.length) return 'Nothing is pulled yet'
   if (!analysis.value) return 'Working it out…'
   if (!head) return 'Nothing to say yet'
   const leader = capital(nameOf(head.leader))
@@ -87,6 +90,14 @@ function typicalWords({ summary }: Candidate): string {
 
 // Joints that carry people, pressure and the like: what was pulled is shown, but no margin and nothing to decide.
 const refused = computed(() => refusalFor(props.view.joint.brief.stakes) !== null)
+/** Opened when all is pulled: what was expected beside what came out, strongest first. */
+const hunch = computed(() => {
+  const { round, coupons, readings } = view.value
+  if (!round?.hunch || readings.length < coupons.length) return null
+  const found = candidates.value.filter(({ summary }) => summary).sort((x, y) => y.summary!.typical.median - x.summary!.typical.median).map(({ procedure }) => procedure) // prettier-ignore
+  const expected = round.hunch.order.flatMap((id) => found.find((one) => one.id === id) ?? [])
+  return { expected: expected.map(({ name }) => name), found: found.map(({ name }) => name), right: expected.every((one, i) => one === found[i]) } // prettier-ignore
+})
 const choice = ref<string | null>(null)
 const reason = ref('')
 const complaint = ref('')
@@ -110,6 +121,7 @@ async function decide() {
     id: newId(),
     joint: props.view.joint.id,
     round: props.view.round!.id,
+    arm: view.value.arm!.id,
     procedure: candidate.procedure.id,
     reason: reason.value.trim(),
     at: now.value,
@@ -131,13 +143,28 @@ async function decide() {
     <header>
       <h1>{{ title }}</h1>
       <p v-if="view.round" class="mute">
-        {{ kind.name }}, {{ kind.unit }} · {{ plural(view.readings.length, 'pull') }} of {{ view.coupons.length }}
+        {{ view.arm ? armWords(view.arm) : kind.name }}, {{ kind.unit }} · {{ plural(view.readings.length, 'pull') }} of
+        {{ view.coupons.length }}
         <template v-if="analysis?.scatter">
           · scatter about ±{{ Math.round(100 * (Math.exp(scatter) - 1)) }} %</template
         >
         <template v-if="limit"> · pass from {{ figure(limit) }} {{ kind.unit }}</template>
       </p>
     </header>
+    <div v-if="arms.length > 1" class="arms" role="group" aria-label="Test shown">
+      <v-btn
+        v-for="arm in arms"
+        :key="arm.id"
+        :class="arm.id === view.arm?.id ? 'alt' : 'quiet'"
+        :aria-pressed="arm.id === view.arm?.id"
+        @click="armId = arm.id"
+        >{{ armWords(arm) }}</v-btn
+      >
+    </div>
+    <p v-for="change in view.arm?.lateChanges ?? []" :key="change.at" class="careful" role="note">
+      The pass limit was changed after the first pull, {{ momentName(change.at, now) }}: from
+      {{ change.from ?? 'none' }} to {{ change.to ?? 'none' }} {{ kind.unit }}.
+    </p>
     <p v-if="progress !== null" class="progress" role="status">
       <progress :value="progress" max="1" aria-label="Working out the strengths" />
       <v-btn class="quiet" @click="cancel">Stop</v-btn>
@@ -229,6 +256,14 @@ async function decide() {
         </div>
       </div>
 
+      <section v-if="hunch" aria-labelledby="hunch-title">
+        <h2 id="hunch-title">Hunch against result</h2>
+        <p>
+          You expected {{ hunch.expected.join(', then ') }}. The pulls say {{ hunch.found.join(', then ')
+          }}{{ hunch.right ? ': just as you thought.' : '.' }}
+        </p>
+      </section>
+
       <section v-if="pairs.length" aria-labelledby="how-sure">
         <h2 id="how-sure">How sure</h2>
         <ul class="pairs">
@@ -280,6 +315,11 @@ async function decide() {
 </template>
 
 <style scoped>
+.arms {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
 .choose {
   display: grid;
   gap: 22px;

@@ -55,14 +55,14 @@ export function costOf(bench: Store, view: JointView, procedure: Procedure): Cos
 export function modelReadings(view: JointView): ModelReading[] {
   const couponById = new Map(view.coupons.map((coupon) => [coupon.id, coupon]))
   return view.readings.flatMap((reading): ModelReading[] => {
-    const { datum } = readReading(reading, view.round!.test)
+    const { datum } = readReading(reading, view.arm!.test)
     return datum.kind === 'leftOut' ? [] : [{ procedure: couponById.get(reading.coupon)!.procedure, ...datum }]
   })
 }
 
 /** The limit that counts: what the maker set, else what follows from the brief. */
 export const limitOf = (view: JointView): number | null =>
-  view.round === null ? null : (view.round.passLimit ?? requiredStrength(view.joint.brief, view.round.test))
+  view.arm === null ? null : (view.arm.passLimit ?? requiredStrength(view.joint.brief, view.arm.test))
 
 /** Runs the analysis of the shown round in the worker, anew whenever a reading or the limit changes; a stale one is cancelled. */
 export function useAnalysis(view: ComputedRef<JointView>) {
@@ -94,9 +94,13 @@ export function useAnalysis(view: ComputedRef<JointView>) {
     running?.abort()
     progress.value = null
   }
-  watch(() => JSON.stringify([view.value.round?.id, limitOf(view.value), view.value.readings]), run, {
-    immediate: true,
-  })
+  watch(
+    () => JSON.stringify([view.value.round?.id, view.value.arm?.id, limitOf(view.value), view.value.readings]),
+    run,
+    {
+      immediate: true,
+    },
+  )
   onScopeDispose(() => running?.abort())
   return { analysis, progress, problem, run, cancel }
 }
@@ -107,8 +111,8 @@ export function useCandidates(
   analysis: Readonly<{ value: Analysis | null }>,
 ) {
   return computed<Candidate[]>(() => {
-    const { round, procedures, coupons, readings, joint } = view.value
-    if (!round) return []
+    const { round, arm, procedures, coupons, readings, joint } = view.value
+    if (!round || !arm) return []
     const list = procedures
       .filter((procedure) => round.procedures.includes(procedure.id))
       .map((procedure): Candidate => {
@@ -125,7 +129,7 @@ export function useCandidates(
           wet: pulls.filter(({ reading }) => reading.outcome.end === 'wet').length,
           margin:
             summary && summary.open !== 'below'
-              ? marginOf(joint.brief, round.test, summary.weakJoint.low95, round.size, familyTimes(bench, procedure))
+              ? marginOf(joint.brief, arm.test, summary.weakJoint.low95, arm.size, familyTimes(bench, procedure))
               : null,
           cost: costOf(bench, view.value, procedure),
           cureS: fullCureS(procedure.steps),

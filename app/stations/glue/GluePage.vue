@@ -145,7 +145,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             <TapeLabel size="big">{{ task.coupon.label }}</TapeLabel>
             <div>
               <h2 id="do-this">{{ task.step.text }}</h2>
-              <p class="mute">{{ task.procedure.name }} · block {{ task.coupon.block }} of {{ view.round!.blocks }}</p>
+              <p class="mute">
+                {{ task.procedure.name }} · block {{ task.coupon.block }} of
+                {{ view.round!.blocks * view.round!.arms.length }}
+              </p>
             </div>
           </div>
           <div v-if="clock" class="clock" :class="{ late }">

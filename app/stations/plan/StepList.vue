@@ -49,13 +49,37 @@ async function save(step: Step) {
   }
 }
 const leaveOut = (step: Step) => write(props.procedure.steps.filter((one) => one.id !== step.id), `without “${kindWords[step.kind].toLowerCase()}”`) // prettier-ignore
+/** Moves a step; the cure stays last. */
+function move(step: Step, to: number) {
+  const rest = props.procedure.steps.filter((one) => one.id !== step.id)
+  const at = Math.max(0, Math.min(to, rest.length))
+  const steps = [...rest.slice(0, at), step, ...rest.slice(at)]
+  if (steps.at(-1)?.kind !== 'cure')
+    return bench.tell('The cure comes last: what follows it is another step of the test.', 'bad')
+  if (steps.every((one, i) => one === props.procedure.steps[i])) return
+  return write(steps, `“${kindWords[step.kind].toLowerCase()}” moved`)
+}
+const dragged = ref<Step | null>(null)
+function drop(onto: number) {
+  if (dragged.value) void move(dragged.value, onto)
+  dragged.value = null
+}
 // Apply, close and cure make a bond; the rest may be left out.
 const optional = computed(() => new Set<Step['kind']>(['prepare-a', 'prepare-b', 'hold', 'clamp']))
 </script>
 
 <template>
   <ol class="steps">
-    <li v-for="step in procedure.steps" :key="step.id">
+    <li
+      v-for="(step, i) in procedure.steps"
+      :key="step.id"
+      :draggable="!locked && editing === null"
+      :class="{ dragged: dragged?.id === step.id }"
+      @dragstart="dragged = step"
+      @dragend="dragged = null"
+      @dragover.prevent
+      @drop.prevent="drop(i)"
+    >
       <span class="kind">{{ kindWords[step.kind] }}</span>
       <form v-if="editing === step.id" @submit.prevent="save(step)">
         <label class="field"><span>What is done</span><textarea v-model="words" class="plain" rows="2" /></label>
@@ -74,6 +98,22 @@ const optional = computed(() => new Set<Step['kind']>(['prepare-a', 'prepare-b',
           >{{ step.text
           }}<span v-if="timed(step) && step.minS" class="mute num"> · {{ lasting(step.minS) }}</span></span
         >
+        <span v-if="!locked" class="moves">
+          <v-btn
+            class="quiet"
+            :disabled="i === 0"
+            :aria-label="`Move ${kindWords[step.kind].toLowerCase()} of ${procedure.name} up`"
+            @click="move(step, i - 1)"
+            >↑</v-btn
+          >
+          <v-btn
+            class="quiet"
+            :disabled="i >= procedure.steps.length - 2"
+            :aria-label="`Move ${kindWords[step.kind].toLowerCase()} of ${procedure.name} down`"
+            @click="move(step, i + 1)"
+            >↓</v-btn
+          >
+        </span>
         <v-btn
           v-if="!locked"
           class="quiet"
@@ -89,14 +129,25 @@ const optional = computed(() => new Set<Step['kind']>(['prepare-a', 'prepare-b',
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 84px minmax(0, 1fr) auto;
-  gap: 12px;
+  grid-template-columns: 84px minmax(0, 1fr) auto auto;
+  gap: 6px 8px;
   align-items: baseline;
   padding: 7px 0;
   border-top: 1px solid var(--line);
 }
 .kind {
   font-weight: 650;
+}
+.moves .v-btn {
+  min-width: 34px;
+  padding: 4px 6px;
+  border: 0;
+}
+.dragged {
+  opacity: 0.5;
+}
+li[draggable='true'] {
+  cursor: grab;
 }
 form {
   grid-column: 2 / -1;
@@ -110,7 +161,7 @@ form {
 }
 @media (max-width: 700px) {
   li {
-    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-columns: minmax(0, 1fr) auto auto;
     gap: 0 10px;
   }
   .kind {

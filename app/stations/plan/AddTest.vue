@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { exposureWords } from '../../../core/planning/arms'
+import { testIds, testKinds, testsFor, type TestId } from '../../../core/readings/tests'
+import { exposureKinds, type Arm, type Exposure, type ExposureKind, type Round } from '../../../core/records/round'
+import type { JointView } from '../../bench/jointView'
+import { newArm, usualExposure } from './planDraft'
+
+/** Another arm: another test, or one of the tests again after heat, cold, washing, soaking, sun, flexing or weeks. */
+const props = defineProps<{ view: JointView; round: Round; now: number }>()
+const emit = defineEmits<{ add: [arm: Arm] }>()
+const brief = computed(() => props.view.joint.brief)
+const fitting = computed(() => testsFor(brief.value.loads ?? []))
+const others = computed(() => testIds.filter((id) => !fitting.value.includes(id)))
+const test = ref<TestId>(fitting.value[0]!)
+const after = ref<'' | ExposureKind>('')
+const amount = ref('')
+const units: Record<ExposureKind, string> = { heat: '°C', cold: '°C', wash: 'washes', soak: 'hours under water', sun: 'days in the sun', flex: 'flexes', wait: 'weeks' } // prettier-ignore
+const names: Record<ExposureKind, string> = { heat: 'heat', cold: 'cold', wash: 'washing', soak: 'soaking', sun: 'sun', flex: 'flexing', wait: 'time' } // prettier-ignore
+function choose(kind: '' | ExposureKind) {
+  after.value = kind
+  amount.value = kind ? String(usualExposure(kind, brief.value).amount) : ''
+}
+const exposure = computed((): Exposure | null => {
+  if (!after.value) return null
+  const usual = usualExposure(after.value, brief.value)
+  const n = Number(amount.value.replace(',', '.').replace('−', '-'))
+  return { ...usual, amount: Number.isFinite(n) && amount.value.trim() ? n : usual.amount }
+})
+function add() {
+  const used = props.round.arms.map(({ id }) => Number(id.slice(1)) || 0)
+  const arm = newArm(brief.value, `a${Math.max(0, ...used) + 1}`, test.value, props.now, exposure.value)
+  // The same test after an exposure is compared with the dry one: the same size.
+  const like = props.round.arms.find((one) => one.test === arm.test)
+  emit('add', like ? { ...arm, size: like.size, passLimit: like.passLimit, passSetAt: like.passLimit === null ? null : props.now } : arm) // prettier-ignore
+}
+</script>
+
+<template>
+  <form class="add" @submit.prevent="add">
+    <label class="field"
+      ><span>Another test</span>
+      <select v-model="test" class="plain">
+        <optgroup label="answers the brief">
+          <option v-for="id in fitting" :key="id" :value="id">{{ testKinds[id].name }}</option>
+        </optgroup>
+        <optgroup label="other tests">
+          <option v-for="id in others" :key="id" :value="id">{{ testKinds[id].name }}</option>
+        </optgroup>
+      </select></label
+    >
+    <label class="field"
+      ><span>after</span>
+      <select
+        class="plain"
+        :value="after"
+        @change="choose(($event.target as HTMLSelectElement).value as '' | ExposureKind)"
+      >
+        <option value="">nothing: dry, at room temperature</option>
+        <option v-for="kind in exposureKinds" :key="kind" :value="kind">{{ names[kind] }}</option>
+      </select></label
+    >
+    <label v-if="after" class="field"
+      ><span>{{ units[after] }}</span
+      ><input v-model="amount" class="plain" inputmode="decimal"
+    /></label>
+    <v-btn class="alt" type="submit">Add this test</v-btn>
+    <p v-if="exposure" class="mute small">{{ exposureWords(exposure) }}</p>
+  </form>
+</template>
+
+<style scoped>
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 14px;
+  align-items: end;
+  margin-top: 12px;
+}
+.field {
+  flex: 0 1 210px;
+}
+p {
+  flex-basis: 100%;
+}
+</style>

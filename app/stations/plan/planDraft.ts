@@ -1,0 +1,153 @@
+import { requiredStrength } from '../../../core/choice/requirement'
+import { armOfPlace } from '../../../core/planning/arms'
+import type { FairnessSetting, PlanDraft } from '../../../core/planning/fairness'
+import { couponLabel, glueOrder, pullOrder } from '../../../core/planning/order'
+import { insert, remove, update, type Change } from '../../../core/records/entry'
+import type { Arm, Coupon, Exposure, ExposureKind, Procedure, Round } from '../../../core/records/round'
+import type { Brief } from '../../../core/records/joint'
+import type { CouponSize } from '../../../core/readings/strength'
+import { testKinds, testsFor, type TestId } from '../../../core/readings/tests'
+import { packAge, packInUse } from '../../../core/screening/shortlist'
+import { newId } from '../../bench/ids'
+import { familyTimes, type JointView } from '../../bench/jointView'
+import type { useBench } from '../../bench/store'
+
+type Store = ReturnType<typeof useBench>
+
+/** A test's usual sizes, with the thickness of the thinner side where the test asks for one. */
+export function usualSize(brief: Brief, test: TestId): CouponSize {
+  const size: CouponSize = { ...testKinds[test].sizes }
+  const thickness = [brief.a.thicknessMm, brief.b.thicknessMm].filter((value) => value !== null)
+  if (size.thicknessMm && thickness.length) size.thicknessMm = Math.min(...thickness)
+  return size
+}
+
+/** An arm with its usual size and, where the brief gives one, its pass limit. */
+export function newArm(brief: Brief, id: string, test: TestId, now: number, exposure: Exposure | null = null): Arm {
+  const limit = requiredStrength(brief, test)
+  const passLimit = limit === null ? null : Number(limit.toPrecision(3))
+  return { id, test, exposure, size: usualSize(brief, test), passLimit, passSetAt: passLimit === null ? null : now, lateChanges: [] } // prettier-ignore
+}
+
+/** What a coupon goes through, as the brief has it: its heat, its cold, its water. */
+export const usualExposure = (kind: ExposureKind, brief: Brief): Exposure =>
+  ({
+    heat: { kind, amount: brief.heatC ?? 50, hours: 2 },
+    cold: { kind, amount: brief.coldC ?? -15, hours: 12 },
+    wash: { kind, amount: 3, hours: 6 },
+    soak: { kind, amount: 24, hours: 24 },
+    sun: { kind, amount: 14, hours: 336 },
+    flex: { kind, amount: 500, hours: 1 },
+    wait: { kind, amount: 4, hours: 672 },
+  })[kind]
+
+/** A round that holds no coupons yet is a draft: every change of it is kept, and can be taken back. */
+export const isDraft = (view: JointView): boolean => view.round !== null && view.coupons.length === 0
+
+/** The plan as it stands: the kept draft, or a first one from the brief's loads. */
+export function draftRound(view: JointView, now: number): Round {
+  if (view.round) return view.round
+  const { brief } = view.joint
+  const arm = newArm(brief, 'a1', testsFor(brief.loads ?? [])[0]!, now)
+  const control = view.procedures.find(({ adhesive, anyway }) => adhesive !== null && !anyway)?.id ?? null
+  return { id: '', joint: view.joint.id, number: 1, arms: [arm], procedures: [], blocks: 4, seed: 0, order: 'shuffled', control, hunch: null, plannedAt: now } // prettier-ignore
+}
+
+export const asPlan = (round: Round, procedures: readonly Procedure[]): PlanDraft => ({ arms: round.arms, procedures: [...procedures], blocks: round.blocks, order: round.order, control: round.control }) // prettier-ignore
+
+const kept = (round: Round, patch: Partial<Round>): Change =>
+  round.id ? update('round', round, patch) : insert('round', { ...round, ...patch, id: newId() })
+
+export const editDraft = (bench: Store, view: JointView, round: Round, patch: Partial<Round>, what: string): Promise<boolean> =>
+  bench.write(`${view.joint.code} plan: ${what}`, [kept(round, patch)]) // prettier-ignore
+
+/** Writes what a press on a fault changes: in the plan, and in the procedures. One entry. */
+export function mendDraft(
+  bench: Store,
+  view: JointView,
+  round: Round,
+  after: PlanDraft,
+  what: string,
+): Promise<boolean> {
+  const { arms, blocks, order, control } = after
+  const procedures = after.procedures.flatMap((one) => {
+    const before = view.procedures.find(({ id }) => id === one.id)
+    return before && before !== one ? [update('procedure', before, one)] : []
+  })
+  return bench.write(`${view.joint.code} plan: ${what}`, [kept(round, { arms, blocks, order, control }), ...procedures])
+}
+
+/** Labels of a later round carry its number, so that no two strips of tape say the same: "H2.2-B3". */
+const codeOf = (view: JointView, number: number) => (number === 1 ? view.joint.code : `${view.joint.code}.${number}`)
+
+export function couponsOf(view: JointView, round: Round): Coupon[] {
+  const letters = view.procedures.map(({ letter }) => letter)
+  const places = glueOrder(letters, round.blocks * round.arms.length, round.seed)
+  // As written: one kind after the other, which the fairness check warns of.
+  const order = round.order === 'as-written' ? [...places].sort((x, y) => x.letter.localeCompare(y.letter) || x.block - y.block) : places // prettier-ignore
+  const pulls = pullOrder([...order.keys()], round.seed)
+  const code = codeOf(view, round.number)
+  return order.map(({ letter, block }, i) => ({
+    id: newId(), round: round.id, arm: armOfPlace(round.arms, block).id, procedure: view.procedures.find((procedure) => procedure.letter === letter)!.id, block,
+    label: couponLabel(code, letter, block), glueAt: i, pullAt: pulls.indexOf(i), size: {}, stamps: [], deviations: [],
+  })) // prettier-ignore
+}
+
+/** Turns the draft into coupons: randomised blocks, labels, pull order, the seed kept. One entry. */
+export async function planCoupons(bench: Store, view: JointView, draft: Round, now: number): Promise<boolean> {
+  const seed = crypto.getRandomValues(new Uint16Array(1))[0]!
+  const round: Round = { ...draft, id: draft.id || newId(), seed, procedures: view.procedures.map(({ id }) => id), plannedAt: now } // prettier-ignore
+  const coupons = couponsOf(view, round)
+  return bench.write(
+    `${view.joint.code}: plan ${coupons.length} coupons`,
+    [draft.id ? update('round', draft, round) : insert('round', round), ...coupons.map((coupon) => insert('coupon', coupon))], // prettier-ignore
+    true,
+  )
+}
+
+/** A plan nobody has glued yet may be taken apart again; the draft stays. */
+export const canUnplan = (view: JointView): boolean =>
+  view.coupons.length > 0 && view.coupons.every((coupon) => coupon.stamps.length === 0) && view.readings.length === 0
+
+export const unplan = (bench: Store, view: JointView): Promise<boolean> =>
+  bench.write(`${view.joint.code}: plan the round anew`, view.coupons.map((coupon) => remove('coupon', coupon)), true) // prettier-ignore
+
+/** The pass limits may move until the first pull of their arm; then they are locked. */
+export const limitLocked = (view: JointView, arm: Arm): boolean => {
+  const ids = new Set(view.coupons.filter((coupon) => coupon.arm === arm.id).map(({ id }) => id))
+  return view.readings.some(({ coupon }) => ids.has(coupon))
+}
+
+/** Sets a limit; after the first pull it is kept as a late change, which the result shows. */
+export function setLimit(bench: Store, view: JointView, round: Round, arm: Arm, passLimit: number | null, now: number): Promise<boolean> {
+  const { unit } = testKinds[arm.test]
+  const late = limitLocked(view, arm)
+  const lateChanges = late ? [...arm.lateChanges, { at: now, from: arm.passLimit, to: passLimit }] : arm.lateChanges
+  const changed = { ...arm, passLimit, passSetAt: passLimit === null ? null : now, lateChanges }
+  return bench.write(
+    `${view.joint.code}: pass limit ${passLimit === null ? 'taken away' : `${passLimit} ${unit}`}${late ? ', after the first pull' : ''}`,
+    [kept(round, { arms: round.arms.map((one) => (one.id === arm.id ? changed : one)) })],
+  )
+} // prettier-ignore
+
+const DAY = 86_400_000
+/** What the fairness check takes into account beside the plan. */
+export function fairnessSetting(bench: Store, view: JointView, now: number): FairnessSetting {
+  return {
+    brief: view.joint.brief,
+    a: view.a?.cls.id ?? null,
+    b: view.b?.cls.id ?? null,
+    gauge: bench.bench!.gauge,
+    familyOf: (procedure) => familyTimes(bench, procedure),
+    packDaysLeft: (procedure) => {
+      const pack = procedure.adhesive === null ? null : packInUse(bench.of('stock', procedure.adhesive), now)
+      if (!pack) return null
+      const expires = pack.expiresOn === null ? Infinity : Math.floor((Date.parse(`${pack.expiresOn}T23:59:59Z`) - now) / DAY) // prettier-ignore
+      const { daysOpen } = packAge(pack, now)
+      const keeps = daysOpen === null ? Infinity : familyTimes(bench, procedure).shelfOpenedDays - daysOpen
+      const left = Math.min(expires, keeps)
+      return Number.isFinite(left) ? left : null
+    },
+    now,
+  }
+}

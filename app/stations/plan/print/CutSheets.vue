@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { nest, type Sheet } from '../../../../core/coupons/nest'
+import { cutList } from '../../../../core/coupons/pieces'
+import { tilesOf } from '../../../../core/formats/tiles'
+import { insert, remove } from '../../../../core/records/entry'
+import type { Offcut } from '../../../../core/records/shelf'
+import { newId } from '../../../bench/ids'
+import type { JointView, KnownMaterial } from '../../../bench/jointView'
+import { useBench } from '../../../bench/store'
+import { plural } from '../../../look/figures'
+import CutPage from './CutPage.vue'
+import PrintedPair from './PrintedPair.vue'
+
+/** What to cut of each material, nested on the maker's own offcuts, at true size over as many pages as it takes. */
+const props = defineProps<{ view: JointView }>()
+const bench = useBench()
+const each = computed(() => props.view.round!.procedures.length * props.view.round!.blocks)
+const list = computed(() => cutList(props.view.round!.arms, each.value))
+/** Saws take a millimetre and a half, knives and scissors nothing. */
+const sawn = new Set(['wood', 'sheet', 'hard', 'thermoform', 'print'])
+const kerf = ref(1.5)
+const usualSheet = { widthMm: 210, heightMm: 297 }
+const GRAINED = new Set(['textile', 'paper', 'wood', 'leather'])
+
+interface OfSide {
+  side: 'a' | 'b'
+  material: KnownMaterial | null
+  grain: boolean
+  offcuts: Offcut[]
+}
+const sides = computed((): OfSide[] =>
+  (['a', 'b'] as const).map((side) => {
+    const material = props.view[side]
+    return { side, material, grain: GRAINED.has(material?.cls.group ?? ''), offcuts: material ? bench.of('offcut', material.id) : [] } // prettier-ignore
+  }),
+)
+const nested = computed(() =>
+  sides.value.map((one) => {
+    const lines = list.value.filter(({ side }) => side === one.side)
+    const own: Sheet[] = one.offcuts.map(({ widthMm, heightMm, count }) => ({ widthMm, heightMm, count }))
+    const cut = sawn.has(one.material?.cls.group ?? '') ? kerf.value : 0
+    const tall = Math.max(usualSheet.heightMm, ...lines.map(({ lengthMm }) => lengthMm))
+    return { ...one, lines, nesting: nest(lines, [...own, { ...usualSheet, heightMm: tall, count: null }], cut, one.grain) } // prettier-ignore
+  }),
+)
+
+const form = ref({ side: 'a' as 'a' | 'b', width: '', height: '', count: '1' })
+const problem = ref('')
+async function addOffcut() {
+  problem.value = ''
+  const [widthMm, heightMm, count] = [form.value.width, form.value.height, form.value.count].map((text) => Number(text.replace(',', '.'))) as [number, number, number] // prettier-ignore
+  const material = props.view[form.value.side]
+  if (!material) return void (problem.value = 'Say the material of this side first, at Ask.')
+  if (!(widthMm > 0) || !(heightMm > 0) || !Number.isInteger(count) || count < 1) return void (problem.value = 'Width and height in mm, such as 210 and 297, and how many there are.') // prettier-ignore
+  const offcut = { id: newId(), material: material.id, widthMm, heightMm, count, note: '' }
+  if (await bench.write(`Offcut of ${material.name}, ${widthMm} × ${heightMm} mm`, [insert('offcut', offcut)], true)) Object.assign(form.value, { width: '', height: '', count: '1' }) // prettier-ignore
+}
+const drop = (offcut: Offcut) => bench.write('Offcut used up', [remove('offcut', offcut)], true)
+</script>
+
+<template>
+  <div class="cut">
+    <section v-for="one in nested" :key="one.side" :aria-label="`Side ${one.side.toUpperCase()}`">
+      <h2 class="no-print">
+        Side {{ one.side.toUpperCase() }}, {{ one.material?.name ?? 'material open'
+        }}<span v-if="one.grain" class="mute"> · grain along the length</span>
+      </h2>
+      <ul class="no-print">
+        <li v-for="line in one.lines" :key="`${line.widthMm} ${line.lengthMm}`" class="num">
+          <b>{{ line.count }}</b> pieces {{ line.widthMm }} × {{ line.lengthMm }} mm
+          <span class="mute">({{ line.needed }} and {{ plural(line.count - line.needed, 'spare') }})</span>
+        </li>
+      </ul>
+      <p class="no-print">
+        {{ plural(one.nesting.sheets.length, 'sheet') }}, {{ Math.round(one.nesting.waste * 100) }} % left over<template
+          v-if="one.nesting.left"
+          >; <b class="careful">{{ plural(one.nesting.left, 'piece') }} fit nowhere</b></template
+        >. Own offcuts:
+        <template v-for="offcut in one.offcuts" :key="offcut.id">
+          <span class="num">{{ offcut.count }} × {{ offcut.widthMm }} × {{ offcut.heightMm }} mm</span>
+          <v-btn
+            class="quiet no-print"
+            :aria-label="`Offcut ${offcut.widthMm} by ${offcut.heightMm} is used up`"
+            @click="drop(offcut)"
+            >used up</v-btn
+          >
+        </template>
+        <span v-if="!one.offcuts.length" class="mute">none noted; plain sheets of 210 × 297 mm are taken.</span>
+      </p>
+      <PrintedPair v-if="one.material?.cls.group === 'print'" class="no-print" :round="view.round!" />
+      <template v-for="(sheet, i) in one.nesting.sheets" :key="i">
+        <CutPage
+          v-for="tile in tilesOf(sheet.widthMm, sheet.heightMm)"
+          :key="`${tile.row} ${tile.column}`"
+          :sheet="sheet"
+          :tile="tile"
+          :title="`${view.joint.code} side ${one.side.toUpperCase()}, ${one.material?.name ?? ''}, sheet ${i + 1} of ${one.nesting.sheets.length}`"
+          :grain="one.grain"
+        />
+      </template>
+    </section>
+    <form class="no-print" @submit.prevent="addOffcut">
+      <label class="field"
+        ><span>Offcut of</span
+        ><select v-model="form.side" class="plain">
+          <option value="a">{{ view.a?.name ?? 'side A' }}</option>
+          <option value="b">{{ view.b?.name ?? 'side B' }}</option>
+        </select></label
+      >
+      <label class="field"
+        ><span>Width, mm</span><input v-model="form.width" class="plain" inputmode="decimal"
+      /></label>
+      <label class="field"
+        ><span>Height, mm (along the grain)</span><input v-model="form.height" class="plain" inputmode="decimal"
+      /></label>
+      <label class="field"><span>How many</span><input v-model="form.count" class="plain" inputmode="numeric" /></label>
+      <v-btn class="alt" type="submit">Note this offcut</v-btn>
+      <label class="field"
+        ><span>Saw cut, mm</span><input v-model.number="kerf" class="plain" type="number" min="0" max="10" step="0.1"
+      /></label>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.cut,
+section {
+  display: grid;
+  gap: 14px;
+  max-width: 100%;
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 14px;
+  align-items: end;
+}
+form .field {
+  flex: 0 1 160px;
+}
+form p {
+  flex-basis: 100%;
+}
+</style>

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import QRCode from 'qrcode'
+import { computed, ref } from 'vue'
+import { labelPages, labelSheets } from '../../../../core/formats/tiles'
+import { armOf, armWords } from '../../../../core/planning/arms'
+import type { Coupon } from '../../../../core/records/round'
+import type { JointView } from '../../../bench/jointView'
+
+/** A strip for each coupon with its code, also as QR, on plain sheets of any common label size. */
+const props = defineProps<{ view: JointView }>()
+const chosen = ref(labelSheets[0]!.id)
+const sheet = computed(() => labelSheets.find(({ id }) => id === chosen.value)!)
+const skip = ref(0)
+const inOrder = computed(() => [...props.view.coupons].sort((x, y) => x.glueAt - y.glueAt))
+// Places of a begun sheet that are used up are left empty.
+const pages = computed(() => labelPages<Coupon | null>([...Array<null>(Math.max(0, Math.floor(skip.value || 0))).fill(null), ...inOrder.value], sheet.value)) // prettier-ignore
+const nameOf = (coupon: Coupon) => props.view.procedures.find(({ id }) => id === coupon.procedure)?.name ?? ''
+const armOfCoupon = (coupon: Coupon) => armWords(armOf(props.view.round!, coupon))
+
+/** The dark squares of a code as one path, a unit a module. */
+function qrPath(text: string): { d: string; size: number } {
+  const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' })
+  const { size } = modules
+  let d = ''
+  for (let y = 0; y < size; y++) for (let x = 0; x < size; x++) if (modules.get(y, x)) d += `M${x} ${y}h1v1h-1z`
+  return { d, size }
+}
+const tall = computed(() => sheet.value.heightMm)
+</script>
+
+<template>
+  <div class="labels">
+    <div class="choose no-print">
+      <label class="field"
+        ><span>Sheet</span>
+        <select v-model="chosen" class="plain">
+          <option v-for="one in labelSheets" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </select></label
+      >
+      <label class="field"
+        ><span>Places used up already</span><input v-model.number="skip" class="plain" type="number" min="0" max="64"
+      /></label>
+    </div>
+    <svg
+      v-for="(page, i) in pages"
+      :key="i"
+      class="paper-page"
+      width="210mm"
+      height="297mm"
+      viewBox="0 0 210 297"
+      role="img"
+      :aria-label="`Labels, page ${i + 1} of ${pages.length}`"
+    >
+      <g v-for="({ label, xMm, yMm }, k) in page" :key="k" :transform="`translate(${xMm} ${yMm})`">
+        <template v-if="label">
+          <rect class="cut" :width="sheet.widthMm" :height="tall" />
+          <svg
+            :x="1.5"
+            :y="1.5"
+            :width="tall - 3 > 18 ? 18 : tall - 3"
+            :height="tall - 3 > 18 ? 18 : tall - 3"
+            :viewBox="`0 0 ${qrPath(label.label).size} ${qrPath(label.label).size}`"
+          >
+            <path :d="qrPath(label.label).d" />
+          </svg>
+          <text class="code" :x="Math.min(tall - 3, 18) + 4" y="8" :data-label="label.label">{{ label.label }}</text>
+          <text class="name" :x="Math.min(tall - 3, 18) + 4" y="12.4">{{ nameOf(label).slice(0, 30) }}</text>
+          <text class="name" :x="Math.min(tall - 3, 18) + 4" y="16">{{ armOfCoupon(label).slice(0, 34) }}</text>
+        </template>
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.labels {
+  display: grid;
+  gap: 16px;
+}
+.choose {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+.cut {
+  fill: none;
+  stroke: #999;
+  stroke-width: 0.15;
+  stroke-dasharray: 1 1;
+}
+.code {
+  font: 700 6px var(--mono);
+}
+.name {
+  font: 400 3px var(--sans);
+}
+</style>

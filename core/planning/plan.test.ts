@@ -1,0 +1,141 @@
+import { describe, expect, it } from 'vitest'
+import { familyOf } from '../knowledge/families'
+import { openBrief, type Brief } from '../records/joint'
+import type { Arm, Procedure } from '../records/round'
+import type { Adhesive } from '../records/shelf'
+import { armOf, armOfPlace, armWords, exposureWords } from './arms'
+import { differences, differenceWords, varied } from './difference'
+import { fairness, faultIds, type FairnessSetting, type PlanDraft } from './fairness'
+import { needsOf, type NeedOf } from './needs'
+import { usualSteps } from './steps'
+
+const arm = (id: string, patch: Partial<Arm> = {}): Arm => ({ id, test: 'lap-shear', exposure: null, size: { widthMm: 25, overlapMm: 12 }, passLimit: 0.1, passSetAt: 0, lateChanges: [], ...patch }) // prettier-ignore
+const procedure = (letter: string, family: string, patch: Partial<Procedure> = {}): Procedure => ({ id: `p${letter}`, joint: 'j', letter, name: family, family, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, steps: usualSteps(familyOf(family), null, null), ...patch }) // prettier-ignore
+const product = (id: string, family: string, packSize: number, packPrice: number): Adhesive => ({ id, name: id, family, aliases: [], packSize, packUnit: 'ml', packPrice, label: {}, note: '' }) // prettier-ignore
+
+describe('amounts and costs', () => {
+  const list: NeedOf[] = [
+    { procedure: procedure('A', 'contact-water', { adhesive: 'milky' }), family: familyOf('contact-water'), product: product('milky', 'contact-water', 250, 11.5), left: 0.2 },
+    { procedure: procedure('B', 'epoxy-slow', { adhesive: 'twin' }), family: familyOf('epoxy-slow'), product: product('twin', 'epoxy-slow', 50, 12.4), left: null },
+  ] // prettier-ignore
+  const arms = [arm('a1'), arm('a2', { test: 't-peel', size: { widthMm: 25 } })]
+  const needs = needsOf(list, arms, 4)
+  it('agree with docs/worked-plan.md', () => {
+    const [milky, twin] = needs.glues
+    expect(milky!.grams).toBeCloseTo(4.312, 3)
+    expect(milky).toMatchObject({ coupons: 10, mixes: 0, packs: 0, buy: 0 })
+    expect(milky!.leftG).toBeCloseTo(54, 6)
+    expect(milky!.cost).toBeCloseTo(0.18, 2)
+    expect(twin).toMatchObject({ grams: 5, mixes: 1, packs: 1, buy: 12.4, leftG: null })
+    expect(twin!.cost).toBeCloseTo(1.11, 2)
+    expect(needs.cost).toBeCloseTo(1.29, 2)
+    expect(needs).toMatchObject({ coupons: 16, pieces: 20, buy: 12.4 })
+    expect(needs.handsOnMinutes).toBeCloseTo(214.5, 6)
+  })
+  it('show their sum, and move with a price or a spread', () => {
+    expect(needs.glues[0]!.sum[0]).toBe('A: (3 cm² + 25 cm²) × 2 faces × 140 g/m² × 5 pieces × 1.1 = 4.31 g')
+    const dearer = needsOf([{ ...list[1]!, product: { ...list[1]!.product!, packPrice: 24.8 } }], arms, 4)
+    expect(dearer.cost).toBeCloseTo(2 * needs.glues[1]!.cost, 9)
+    const thicker = needsOf([{ ...list[0]!, procedure: { ...list[0]!.procedure, spreadGm2: 280 } }], arms, 4)
+    expect(thicker.glues[0]!.grams).toBeCloseTo(2 * needs.glues[0]!.grams, 9)
+  })
+  it('counts procedures of one product together, and mixes no larger than the pot life allows', () => {
+    const twice = needsOf([list[1]!, { ...list[1]!, procedure: procedure('C', 'epoxy-slow', { adhesive: 'twin' }) }], arms, 4) // prettier-ignore
+    expect(twice.glues).toHaveLength(1)
+    expect(twice.glues[0]).toMatchObject({ letters: ['B', 'C'], coupons: 20 })
+    const fast = needsOf([{ procedure: procedure('A', 'epoxy-fast'), family: familyOf('epoxy-fast'), product: null, left: null }], arms, 4) // prettier-ignore
+    // 0.7 × 300 s ÷ 32.5 s = 6 coupons a mix; ten coupons take two mixes of 5 g.
+    expect(fast.glues[0]).toMatchObject({ mixes: 2, grams: 10 })
+  })
+})
+
+describe('two procedures', () => {
+  const one = procedure('A', 'contact-solvent')
+  it('differ in words', () => {
+    const two = varied(one, 'pB', 'B')
+    expect(differences(two, one)).toEqual([])
+    expect(differenceWords(two, one)).toBeNull()
+    const wait = { ...two, steps: two.steps.map((step) => (step.kind === 'wait' ? { ...step, minS: 1200 } : step)) }
+    expect(differenceWords(wait, one)).toBe('same as A, but wait 20 min instead of 10 min')
+    const sanded = { ...two, steps: two.steps.map((step) => (step.kind === 'prepare-a' ? { ...step, text: 'Sand with 120 grit' } : step)) } // prettier-ignore
+    expect(differences(sanded, one)).toEqual(['prepare A: sand with 120 grit'])
+    expect(differences({ ...two, coats: 2, helpers: ['activator'] }, one)).toEqual(['with activator', '2 coats instead of 1']) // prettier-ignore
+    expect(differences({ ...two, steps: two.steps.filter(({ kind }) => kind !== 'clamp') }, one)).toEqual(['without “clamp”']) // prettier-ignore
+  })
+  it('of different glues differ by their glue and their preparation only', () => {
+    expect(differences(procedure('B', 'ca-gel'), one)).toEqual(['another glue'])
+  })
+})
+
+describe('arms', () => {
+  const arms = [arm('a1'), arm('a2'), arm('a3')]
+  it('take turns, so that drift falls on all alike', () => {
+    expect([1, 2, 3, 4, 5].map((n) => armOfPlace(arms, n).id)).toEqual(['a1', 'a2', 'a3', 'a1', 'a2'])
+    expect(armOf({ arms }, { arm: 'a2' }).id).toBe('a2')
+    expect(armOf({ arms }, { arm: 'gone' }).id).toBe('a1')
+  })
+  it('are said in words', () => {
+    expect(armWords(arm('x', { exposure: { kind: 'heat', amount: 50, hours: 2 } }))).toBe(
+      'lap shear, after 2 h at 50 °C',
+    )
+    const words = (['cold', 'wash', 'soak', 'sun', 'flex', 'wait'] as const).map((kind) => exposureWords({ kind, amount: kind === 'cold' ? -15 : 1, hours: 72 })) // prettier-ignore
+    expect(words).toEqual(['after 3 days at −15 °C', 'after 1 wash', 'after 1 h under water', 'after 1 day on a sunny sill', 'after 1 flex', 'after 1 week']) // prettier-ignore
+  })
+})
+
+describe('fairness', () => {
+  const prepared = (letter: string, text: string, patch: Partial<Procedure> = {}) => {
+    const base = procedure(letter, 'epoxy-slow', patch)
+    return { ...base, steps: base.steps.map((step) => (step.kind === 'prepare-a' ? { ...step, text } : step)) }
+  }
+  const fair: PlanDraft = { arms: [arm('a1')], procedures: [procedure('A', 'epoxy-slow'), procedure('B', 'ca-gel')], blocks: 4, order: 'shuffled', control: 'pA' } // prettier-ignore
+  const brief: Brief = { ...openBrief(), weightKg: 2, motion: 'walked', widthMm: 20, lengthMm: 20 }
+  const setting: FairnessSetting = { brief, a: null, b: null, gauge: { limitN: 490, resolutionN: 0.5 }, familyOf: ({ family }) => familyOf(family), packDaysLeft: () => null, now: 7 } // prettier-ignore
+  const times = (one: Procedure, kind: string, minS: number): Procedure => ({ ...one, steps: one.steps.map((step) => (step.kind === kind ? { ...step, minS } : step)) }) // prettier-ignore
+  const metal = { a: 'metal', b: 'metal' }
+  const two = [prepared('A', 'sand 120'), prepared('B', 'degrease')]
+
+  /** Each fault: a plan that raises it, one that does not, and the setting in which. */
+  const cases: [id: string, raises: PlanDraft, clears: PlanDraft, setting?: Partial<FairnessSetting>][] = [
+    ['no-control', { ...fair, control: null }, fair],
+    ['fewer-than-three', { ...fair, blocks: 2 }, { ...fair, blocks: 3 }],
+    ['order-not-shuffled', { ...fair, order: 'as-written' }, { ...fair, order: 'least-trusted-first' }],
+    ['no-pass-limit', { ...fair, arms: [arm('a1', { passLimit: null })] }, { ...fair, arms: [arm('a1', { test: 'drop', passLimit: null })] }],
+    ['unequal-area', { ...fair, arms: [arm('a1'), arm('a2', { size: { widthMm: 20, overlapMm: 12 } })] }, { ...fair, arms: [arm('a1'), arm('a2', { size: { overlapMm: 12, widthMm: 25 } })] }],
+    ['unequal-amount', { ...fair, procedures: [two[0]!, { ...two[1]!, coats: 2 }] }, { ...fair, procedures: two }],
+    ['unequal-pressure', { ...fair, procedures: [two[0]!, times(two[1]!, 'clamp', 60)] }, { ...fair, procedures: two }],
+    ['unequal-age', { ...fair, procedures: [two[0]!, times(two[1]!, 'cure', 60)] }, { ...fair, procedures: [two[0]!, times(two[0]!, 'cure', 60)] }],
+    ['pack-near-date', fair, fair, { packDaysLeft: ({ letter }) => (letter === 'B' ? 12 : null) }],
+    ['reads-not-so-high', { ...fair, arms: [arm('a1', { size: { widthMm: 25, overlapMm: 12 } })] }, { ...fair, arms: [arm('a1', { size: { widthMm: 10, overlapMm: 1 } })] }, metal],
+    ['reads-not-so-low', { ...fair, procedures: [procedure('A', 'dots'), procedure('B', 'dots')], arms: [arm('a1', { size: { widthMm: 10, overlapMm: 3 } })] }, { ...fair, procedures: [procedure('A', 'dots'), procedure('B', 'dots')], arms: [arm('a1', { size: { widthMm: 40, overlapMm: 25 } })] }, metal],
+  ] // prettier-ignore
+  const ids = (draft: PlanDraft, more: Partial<FairnessSetting> = {}) => fairness(draft, { ...setting, ...more }).map(({ id }) => id) // prettier-ignore
+
+  it('finds nothing in a fair plan', () => expect(ids(fair)).toEqual([]))
+  it.each(cases)('%s is raised and cleared', (id, raises, clears, more = {}) => {
+    expect(ids(raises, more)).toContain(id)
+    const clearing = id === 'pack-near-date' ? { packDaysLeft: () => 90 } : more
+    expect(ids(clears, clearing)).not.toContain(id)
+  })
+  it('has a case for each', () => expect(faultIds.filter((id) => !cases.some(([one]) => one === id))).toEqual([]))
+  it('mends by a press where that is possible: the fault is gone, and nothing else is raised', () => {
+    for (const [id, raises, , more = {}] of cases) {
+      const before = fairness(raises, { ...setting, ...more })
+      const mend = before.find((fault) => fault.id === id)!.mend
+      if (!mend) continue
+      const after = ids(mend.apply(raises), more)
+      expect(after, id).not.toContain(id)
+      expect(after.length).toBeLessThan(before.length)
+    }
+    const mendable = cases.filter(([id, raises, , more = {}]) => fairness(raises, { ...setting, ...more }).find((fault) => fault.id === id)!.mend) // prettier-ignore
+    expect(mendable.map(([id]) => id)).toEqual(expect.arrayContaining(['no-control', 'fewer-than-three', 'order-not-shuffled', 'no-pass-limit', 'unequal-area', 'unequal-amount', 'unequal-pressure', 'unequal-age'])) // prettier-ignore
+  })
+  it('says what each would do to the answer', () => {
+    for (const [id, raises, , more = {}] of cases) expect(fairness(raises, { ...setting, ...more }).find((fault) => fault.id === id)!.text.length).toBeGreaterThan(60) // prettier-ignore
+  })
+  it('sets a limit from the brief: 2 kg walked on 400 mm²', () => {
+    const mend = fairness({ ...fair, arms: [arm('a1', { passLimit: null })] }, setting)[0]!.mend!
+    // 2 × 9.80665 × 2 ÷ 400 = 0.0981
+    expect(mend.apply({ ...fair, arms: [arm('a1', { passLimit: null })] }).arms[0]).toMatchObject({ passLimit: 0.0981, passSetAt: 7 }) // prettier-ignore
+  })
+})
