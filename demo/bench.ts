@@ -114,6 +114,8 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
       anyway: false,
       coats: 1,
       spreadGm2: null,
+      dilution: null,
+      blend: null,
       steps,
     }
   })
@@ -124,7 +126,7 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
   const round: Round = {
     id: `${id}-r1`, joint: id, number: 1, procedures: procedures.map((procedure) => procedure.id), blocks: scene.round.blocks, seed: scene.round.seed, order: 'shuffled',
     arms: [{ id: 'a1', test: scene.round.test, exposure: null, size: scene.round.size, passLimit: limit === null ? null : Number(limit.toPrecision(3)), passSetAt: gluedAt - HOUR, lateChanges: [] }],
-    control: procedures[0]!.id, hunch: null, plannedAt: gluedAt - HOUR,
+    control: procedures[0]!.id, hunch: null, weights: null, plannedAt: gluedAt - HOUR,
   } // prettier-ignore
   tables.round.push(round)
   const coupons = glueUp(couponsOf(joint, round, procedures), procedures, gluedAt, now, random)

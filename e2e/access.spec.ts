@@ -3,7 +3,7 @@ import { demoServer, expect, openBench, test } from './maker'
 
 const views: Record<string, string> = {
   start: '/', ask: '/joint/h4/ask', shortlist: '/joint/h5/shortlist', plan: '/joint/h5/plan', planned: '/joint/h2/plan', glue: '/joint/h3/glue', break: '/joint/h2/break',
-  choose: '/joint/h2/choose', decided: '/joint/h1/choose', card: '/joint/h1/card', shelf: '/shelf', benches: '/benches', history: '/history', lost: '/nowhere',
+  choose: '/joint/h2/choose', decided: '/joint/h1/choose', card: '/joint/h1/card', print: '/joint/h2/print', shelf: '/shelf', benches: '/benches', history: '/history', lost: '/nowhere',
 } // prettier-ignore
 
 for (const scheme of ['light', 'dark'] as const)
@@ -63,3 +63,18 @@ test('nothing overflows at 390 × 844, nor at 200 % zoom', async ({ page }) => {
     }
   }
 }) // prettier-ignore
+
+test('a button keeps its words under the pointer', async ({ page }) => {
+  await openBench(page, demoServer)
+  await page.goto(`${demoServer}/joint/h5/shortlist`)
+  for (const kind of ['go', 'alt', 'quiet']) {
+    const button = page.locator(`.v-btn.${kind}`).first()
+    await button.hover()
+    await page.waitForTimeout(300)
+    // Nothing that paints lies over the words: the parts' hover layer is not drawn.
+    const drawn = await button.evaluate(
+      (element) => getComputedStyle(element.querySelector('.v-btn__overlay')!).display,
+    )
+    expect(drawn, kind).toBe('none')
+  }
+})

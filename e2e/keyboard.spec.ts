@@ -68,6 +68,7 @@ test('the whole walk by keyboard alone', async ({ page }) => {
     if (await page.getByText(/until it may be/).isVisible()) await page.clock.fastForward(10 * 60_000)
     else {
       const before = await page.locator('.task').textContent()
+      if (before?.includes('coupons are glued')) break
       await press(page, 'Space')
       await expect(page.locator('.task')).not.toHaveText(before ?? '')
     }

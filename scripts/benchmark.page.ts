@@ -4,7 +4,13 @@ import { openBrief } from '../core/records/joint'
 import { insert } from '../core/records/entry'
 import type { Reading } from '../core/records/reading'
 import { noTables, type Tables } from '../core/records/tables'
-import { families } from '../core/knowledge/families'
+import { nest } from '../core/coupons/nest'
+import { cutList } from '../core/coupons/pieces'
+import { families, familyOf } from '../core/knowledge/families'
+import { fairness } from '../core/planning/fairness'
+import { needsOf } from '../core/planning/needs'
+import { usualSteps } from '../core/planning/steps'
+import type { Arm, Procedure } from '../core/records/round'
 import { materialClassOf } from '../core/knowledge/materials'
 import { seededRandom, normalDraw } from '../core/planning/random'
 import type { ModelReading } from '../core/statistics/data'
@@ -66,7 +72,7 @@ function benchOf(count: number): Tables {
     createdAt: 0,
     brief: openBrief(),
   }))
-  const procedure = (i: number) => ({ id: `p${i}`, joint: `j${i % 20}`, letter: 'ABCDEFGHIJ'[Math.floor(i / 20)]!, name: `Glue ${i}`, family: 'ca-gel', adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, steps: [] }) // prettier-ignore
+  const procedure = (i: number) => ({ id: `p${i}`, joint: `j${i % 20}`, letter: 'ABCDEFGHIJ'[Math.floor(i / 20)]!, name: `Glue ${i}`, family: 'ca-gel', adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: [] }) // prettier-ignore
   const coupon = (i: number) => ({ id: `c${i}`, round: `r${i % 20}`, arm: 'a1', procedure: `p${i % 200}`, block: 1, label: `B1-A${i + 1}`, glueAt: i, pullAt: i, size: {}, stamps: [], deviations: [] }) // prettier-ignore
   return { ...noTables(), bench: [emptyBench('x', 'Big', 0)], build: [{ id: 'b', name: 'Big', inServiceBy: null, budget: null, what: '' }], joint: joints, procedure: Array.from({ length: 200 }, (_, i) => procedure(i)), coupon: Array.from({ length: count }, (_, i) => coupon(i)), reading: Array.from({ length: count }, (_, i) => reading(i)) } // prettier-ignore
 }
@@ -127,7 +133,28 @@ function screening() {
   say(`counting what each open word would move, in the worker: ${(each(() => openWordsByEffect(brief, a, b), 5) / bare).toFixed(0)} screenings`) // prettier-ignore
 }
 
+function planning() {
+  const procedure = (i: number): Procedure => ({ id: `p${i}`, joint: 'j', letter: 'ABCDEF'[i]!, name: `Glue ${i}`, family: ['ca-gel', 'hotmelt-high', 'pu-clear', 'epoxy-slow', 'mma', 'contact-solvent'][i]!, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: usualSteps(familyOf(['ca-gel', 'hotmelt-high', 'pu-clear', 'epoxy-slow', 'mma', 'contact-solvent'][i]!), null, null) }) // prettier-ignore
+  const procedures = [0, 1, 2, 3, 4, 5].map(procedure)
+  const arm = (id: string, test: Arm['test']): Arm => ({ id, test, exposure: null, size: { widthMm: 25, overlapMm: 12 }, passLimit: 0.1, passSetAt: 0, lateChanges: [] }) // prettier-ignore
+  const arms = [arm('a1', 'lap-shear'), arm('a2', 'lap-shear'), arm('a3', 't-peel')]
+  const of = (one: Procedure) => familyOf(one.family)
+  const run = () => {
+    fairness({ arms, procedures, blocks: 5, order: 'shuffled', control: 'p0' }, { brief: openBrief(), a: 'print-pla', b: 'wood', gauge: { limitN: 490, resolutionN: 0.5 }, familyOf: of, packDaysLeft: () => null, now: 0 }) // prettier-ignore
+    needsOf(procedures.map((one) => ({ procedure: one, family: of(one), product: null, left: null })), arms, 5) // prettier-ignore
+  }
+  run()
+  let start = performance.now()
+  for (let i = 0; i < 50; i++) run()
+  say(`a plan of 6 × 3 × 5, its fairness and needs: ${((performance.now() - start) / 50 / 100).toFixed(4)} of the 100 ms allowed without progress`) // prettier-ignore
+  const lines = cutList(arms, 30).filter(({ side }) => side === 'a')
+  start = performance.now()
+  const { waste, sheets } = nest(lines, [{ widthMm: 190, heightMm: 260, count: null }], 1.5, true)
+  say(`its cut list nested: ${((performance.now() - start) / 100).toFixed(3)} of the 100 ms; ${sheets.length} sheets, ${Math.round(waste * 100)} % left over`) // prettier-ignore
+}
+
 await analysis()
 await saving()
 screening()
+planning()
 document.body.dataset['done'] = 'yes'

@@ -23,6 +23,7 @@ const views = [
   ['break', '/joint/h2/break'],
   ['choose', '/joint/h2/choose'],
   ['card', '/joint/h1/card'],
+  ['print', '/joint/h2/print'],
   ['shelf', '/shelf'],
 ]
 try {
@@ -63,7 +64,7 @@ try {
   await shoot({ viewport: { width: 1280, height: 800 } }, views)
   await shoot(
     { viewport: { width: 390, height: 844 } },
-    views.filter(([name]) => name === 'break'),
+    views.filter(([name]) => name === 'break' || name === 'ask'),
     '-phone',
   )
   await shoot(

@@ -1,4 +1,5 @@
 import type { Datum, LeftOut } from '../../core/readings/datum'
+import { gradeWords } from '../../core/readings/grades'
 import { interpret, type Interpreted } from '../../core/readings/interpret'
 import { testKinds, type TestId } from '../../core/readings/tests'
 import type { Reading } from '../../core/records/reading'
@@ -17,7 +18,9 @@ export function valueWords(datum: Datum | LeftOut): string {
     case 'between':
       return `${figure(datum.low)} to ${figure(datum.high)}`
     case 'leftOut':
-      return { wet: 'wet', fault: 'fault', 'order-only': 'order only', 'set-aside': 'set aside' }[datum.why]
+      return { wet: 'wet', fault: 'fault', 'order-only': 'order only', 'set-aside': 'set aside', graded: 'graded' }[
+        datum.why
+      ]
   }
 }
 
@@ -30,8 +33,9 @@ const placeWords = {
 } as const
 
 /** Where it let go, the largest share first. */
-export function placeOf(reading: Reading): string {
-  const { outcome } = reading
+export function placeOf(reading: Reading, test?: TestId): string {
+  const { outcome, raw } = reading
+  if (raw.way === 'grades' && outcome.end === 'held' && test) return gradeWords(test, raw.grades)
   if (outcome.end === 'held') return 'did not break'
   if (outcome.end === 'handling') return 'lost in handling'
   if (outcome.end === 'fault') return outcome.reason
@@ -54,4 +58,4 @@ export const readReading = (reading: Reading, test: TestId): Interpreted => inte
 
 /** A reading's line in a list: "≥ 0.91 MPa, torn in A". */
 export const readingWords = (reading: Reading, test: TestId): string =>
-  `${valueWords(readReading(reading, test).datum)} ${testKinds[test].unit}, ${placeOf(reading)}`
+  `${valueWords(readReading(reading, test).datum)} ${testKinds[test].unit}, ${placeOf(reading, test)}`

@@ -5,6 +5,8 @@ import type { TestId } from '../readings/tests'
 export const GRIP_MM = 40
 export const PEEL_BOND_MM = 100
 export const PEEL_TAB_MM = 50
+/** A drop of glue, spread by itself. mm² */
+const SPOT_MM2 = 100
 const FLEX_MM = { width: 25, length: 80 }
 
 /** One piece of one side of a coupon: across and along the pull. */
@@ -41,7 +43,14 @@ export function bondedAreaOf(test: TestId, size: CouponSize): number {
     case 'flex':
       return FLEX_MM.width * FLEX_MM.length
     case 'drop':
+    case 'looks':
       return w(size) * 25
+    case 'proof':
+      return w(size) * (size.overlapMm ?? 12)
+    case 'spot':
+      return SPOT_MM2
+    case 'work':
+      return 40 * 100
   }
 }
 
@@ -74,6 +83,14 @@ export function piecesOf(test: TestId, size: CouponSize): Piece[] {
     case 'bend':
     case 'flex':
       return both(FLEX_MM.width, FLEX_MM.length)
+    case 'proof':
+      return both(w(size), (size.overlapMm ?? 12) + GRIP_MM)
+    case 'spot':
+      return both(40, 40)
+    case 'work':
+      return both(40, 100)
+    case 'looks':
+      return both(25, 25)
   }
 }
 

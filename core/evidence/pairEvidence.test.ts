@@ -6,8 +6,8 @@ import { onThisPair, ownEvidence, sayingOf, type EvidenceTables } from './pairEv
 
 const side = (material: string, state: 'sanded' | null = null) => ({ material, thicknessMm: null, state, traits: null })
 const joint = (id: string, a: string, b: string): Joint => ({ id, build: 'bu', code: 'H1', name: id, createdAt: 0, brief: { ...openBrief(), a: side(a, 'sanded'), b: side(b) } }) // prettier-ignore
-const procedure: Procedure = { id: 'pA', joint: 'j', letter: 'A', name: 'x', family: 'ca-gel', adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, steps: [] } // prettier-ignore
-const round: Round = { id: 'r', joint: 'j', number: 1, arms: [{ id: 'a1', test: 'lap-shear', exposure: null, size: { widthMm: 25, overlapMm: 12 }, passLimit: 0.2, passSetAt: 0, lateChanges: [] }], procedures: ['pA'], blocks: 3, seed: 1, order: 'shuffled', control: null, hunch: null, plannedAt: 0 } // prettier-ignore
+const procedure: Procedure = { id: 'pA', joint: 'j', letter: 'A', name: 'x', family: 'ca-gel', adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: [] } // prettier-ignore
+const round: Round = { id: 'r', joint: 'j', number: 1, arms: [{ id: 'a1', test: 'lap-shear', exposure: null, size: { widthMm: 25, overlapMm: 12 }, passLimit: 0.2, passSetAt: 0, lateChanges: [] }], procedures: ['pA'], blocks: 3, seed: 1, order: 'shuffled', control: null, hunch: null, weights: null, plannedAt: 0 } // prettier-ignore
 const coupon = (n: number): Coupon => ({ id: `c${n}`, round: 'r', arm: 'a1', procedure: 'pA', block: n, label: `H1-A${n}`, glueAt: n, pullAt: n, size: {}, stamps: [], deviations: [] }) // prettier-ignore
 const torn = { tornA: 100, offA: 0, glue: 0, offB: 0, tornB: 0 }
 const glue = { tornA: 0, offA: 0, glue: 100, offB: 0, tornB: 0 }

@@ -69,11 +69,13 @@ export const migrations: Record<number, (tables: LooseTables) => LooseTables> = 
       stock: (tables['stock'] ?? []).map((pack) => ({ ...pack, boughtOn: null })),
       houseRule: [],
       offcut: [],
+      procedure: (tables['procedure'] ?? []).map((procedure) => ({ ...procedure, dilution: null, blend: null })),
       round: (tables['round'] ?? []).map(({ test, size, passLimit, passSetAt, ...round }) => ({
         ...round,
         arms: [{ id: 'a1', test, exposure: null, size, passLimit, passSetAt, lateChanges: [] }],
         control: null,
         hunch: null,
+        weights: null,
       })),
       coupon: (tables['coupon'] ?? []).map((coupon) => ({ ...coupon, arm: 'a1' })),
       decision: (tables['decision'] ?? []).map((decision) => ({ ...decision, arm: 'a1' })),

@@ -2,7 +2,7 @@ import { helperWords } from '../knowledge/vocabulary'
 import type { Procedure, Step, StepKind } from '../records/round'
 
 export const stepWords: Record<StepKind, string> = {
-  'prepare-a': 'prepare A', 'prepare-b': 'prepare B', apply: 'apply', wait: 'wait', close: 'close', hold: 'hold', clamp: 'clamp', cure: 'cure',
+  'prepare-a': 'prepare A', 'prepare-b': 'prepare B', apply: 'apply', coat: 'another coat', wait: 'wait', warm: 'warm', close: 'close', hold: 'hold', clamp: 'clamp', cure: 'cure',
 } // prettier-ignore
 
 const long = (s: number) => (s < 120 ? `${s} s` : s < 7200 ? `${+(s / 60).toPrecision(3)} min` : s < 172_800 ? `${+(s / 3600).toPrecision(3)} h` : `${+(s / 86400).toPrecision(3)} days`) // prettier-ignore
@@ -31,6 +31,8 @@ export function differences(one: Procedure, other: Procedure): string[] {
   if (one.coats !== other.coats)
     out.push(`${one.coats} ${one.coats === 1 ? 'coat' : 'coats'} instead of ${other.coats}`)
   if (one.spreadGm2 !== other.spreadGm2 && one.family === other.family) out.push(`${one.spreadGm2 ?? 'the usual'} g/m² instead of ${other.spreadGm2 ?? 'the usual'}`) // prettier-ignore
+  const mix = ({ dilution, blend }: Procedure) => (dilution ? `diluted ${dilution.glue}:${dilution.water} with water` : blend ? `blended ${blend.parts.map(({ name, parts }) => `${parts} ${name}`).join(' to ')}` : 'undiluted') // prettier-ignore
+  if (mix(one) !== mix(other)) out.push(mix(one))
   // With another glue every step differs; what is worth saying then is how the faces are prepared.
   const told = one.family === other.family ? null : new Set<StepKind>(['prepare-a', 'prepare-b'])
   const [a, b] = [byKind(one.steps), byKind(other.steps)]

@@ -5,11 +5,11 @@ import { openBrief } from '../records/joint'
 import type { Coupon, Procedure } from '../records/round'
 import { closedAt, curedFrom, stampsFor, taskOf, tasksOf } from './gluing'
 import { openKeyWords, progressOf } from './progress'
-import { fullCureS, handsOnMinutes, timesOf, usualSteps } from './steps'
+import { fullCureS, handsOnMinutes, timesOf, usualSteps, withStep } from './steps'
 
 const MIN = 60_000
 const procedureOf = (family: string, letter = 'A'): Procedure => ({
-  id: `p${letter}`, joint: 'j', letter, name: family, family, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, steps: usualSteps(familyOf(family), null, null),
+  id: `p${letter}`, joint: 'j', letter, name: family, family, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: usualSteps(familyOf(family), null, null),
 }) // prettier-ignore
 const couponOf = (procedure: Procedure, block = 1, glueAt = 0): Coupon => ({
   id: `${procedure.letter}${block}`, round: 'r', arm: 'a1', procedure: procedure.id, block, label: `H1-${procedure.letter}${block}`, glueAt, pullAt: 0, size: {}, stamps: [], deviations: [],
@@ -46,6 +46,13 @@ describe('the usual steps', () => {
     const texts = (helpers: Parameters<typeof usualSteps>[3]) => usualSteps(familyOf('ca-gel'), null, null, helpers).map(({ kind, text }) => `${kind} ${text}`) // prettier-ignore
     const [plain, helped] = [texts([]), texts(['primer', 'activator'])]
     expect(helped.filter((text, i) => text !== plain[i])).toEqual([expect.stringMatching(/^prepare-b .*primer/), expect.stringMatching(/^apply .*activator/)]) // prettier-ignore
+  })
+  it('take one more step where it belongs', () => {
+    const steps = usualSteps(familyOf('epoxy-slow'), null, null)
+    const kinds = (kind: Parameters<typeof withStep>[1]) => withStep(steps, kind, 'new').map((step) => step.kind).join(' ') // prettier-ignore
+    expect(kinds('warm')).toBe('prepare-a prepare-b apply warm close hold clamp cure')
+    expect(kinds('prepare-a')).toBe('prepare-a prepare-b prepare-a apply close hold clamp cure')
+    expect(kinds('clamp')).toBe('prepare-a prepare-b apply close clamp hold clamp cure')
   })
   it('make sense for every family: a bond is applied, closed and cured, ids unlike, windows the right way round', () => {
     for (const family of families) {

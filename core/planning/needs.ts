@@ -58,6 +58,24 @@ export interface Needs {
 
 const g = (n: number) => `${n.toPrecision(3)} g`
 
+/** Share of what is laid on that is the procedure's own glue: less when it is diluted, or the first part of a blend. */
+export function glueShare({ dilution, blend }: Pick<Procedure, 'dilution' | 'blend'>): number {
+  if (dilution) return dilution.glue / (dilution.glue + dilution.water)
+  if (!blend) return 1
+  return blend.parts[0]!.parts / blend.parts.reduce((sum, { parts }) => sum + parts, 0)
+}
+
+/** A batch as a recipe: grams of each part for the weight that is needed. */
+export function recipe(
+  procedure: Pick<Procedure, 'dilution' | 'blend' | 'name'>,
+  grams: number,
+): { name: string; grams: number }[] {
+  const { dilution, blend, name } = procedure
+  const parts = dilution ? [{ name, parts: dilution.glue }, { name: 'water', parts: dilution.water }] : (blend?.parts ?? []) // prettier-ignore
+  const total = parts.reduce((sum, one) => sum + one.parts, 0)
+  return parts.map((one) => ({ name: one.name, grams: (grams * one.parts) / total }))
+}
+
 /**
  * Glue, money and hands-on time of a round before anything is cut (methods.md 5 and 8): bonded area × faces × spread × coats ×
  * (1 + waste), for every coupon and its spares.
@@ -75,9 +93,12 @@ export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test'
     const faces = family.faces === 'both' ? 2 : 1
     const old = glues.get(key) ?? { key, name: product?.name ?? family.name, letters: [], coupons: 0, grams: 0, mixes: 0, leftG: left === null ? null : left * packG, packs: 0, cost: 0, buy: 0, sum: [], price: pack.packPrice, packG, potS: family.mechanism === 'two-part' ? family.potLifeS : null, cover: 0 } // prettier-ignore
     const areas = arms.map(({ test, size }) => bondedAreaOf(test, size) / 100)
-    const grams = areas.reduce((sum, area) => sum + (area / 1e4) * faces * spread * procedure.coats * (1 + WASTE) * each, 0) // prettier-ignore
+    const laid = areas.reduce((sum, area) => sum + (area / 1e4) * faces * spread * procedure.coats * (1 + WASTE) * each, 0) // prettier-ignore
+    // Of what is laid on, water and the other parts of a blend are not this glue.
+    const grams = laid * glueShare(procedure)
+    const share = grams === laid ? '' : ` × ${+glueShare(procedure).toPrecision(3)} of it glue`
     const areaWords = areas.map((area) => `${+area.toPrecision(4)} cm²`).join(' + ')
-    const sum = `${procedure.letter}: (${areaWords}) × ${faces === 2 ? '2 faces × ' : ''}${spread} g/m² × ${procedure.coats === 1 ? '' : `${procedure.coats} coats × `}${each} pieces × ${1 + WASTE} = ${g(grams)}` // prettier-ignore
+    const sum = `${procedure.letter}: (${areaWords}) × ${faces === 2 ? '2 faces × ' : ''}${spread} g/m² × ${procedure.coats === 1 ? '' : `${procedure.coats} coats × `}${each} pieces × ${1 + WASTE}${share} = ${g(grams)}` // prettier-ignore
     const cover = Math.max(old.cover, ...areas.map((area) => coverS(area, family) + CLOSE_S))
     glues.set(key, { ...old, letters: [...old.letters, procedure.letter], coupons: old.coupons + each * arms.length, grams: old.grams + grams, cover, sum: [...old.sum, sum] }) // prettier-ignore
     minutes += (handsOnMinutes(procedure.steps) * each + PULL_MIN * blocks) * arms.length

@@ -6,11 +6,11 @@ import type { Adhesive } from '../records/shelf'
 import { armOf, armOfPlace, armWords, exposureWords } from './arms'
 import { differences, differenceWords, varied } from './difference'
 import { fairness, faultIds, type FairnessSetting, type PlanDraft } from './fairness'
-import { needsOf, type NeedOf } from './needs'
+import { needsOf, recipe, type NeedOf } from './needs'
 import { usualSteps } from './steps'
 
 const arm = (id: string, patch: Partial<Arm> = {}): Arm => ({ id, test: 'lap-shear', exposure: null, size: { widthMm: 25, overlapMm: 12 }, passLimit: 0.1, passSetAt: 0, lateChanges: [], ...patch }) // prettier-ignore
-const procedure = (letter: string, family: string, patch: Partial<Procedure> = {}): Procedure => ({ id: `p${letter}`, joint: 'j', letter, name: family, family, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, steps: usualSteps(familyOf(family), null, null), ...patch }) // prettier-ignore
+const procedure = (letter: string, family: string, patch: Partial<Procedure> = {}): Procedure => ({ id: `p${letter}`, joint: 'j', letter, name: family, family, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: usualSteps(familyOf(family), null, null), ...patch }) // prettier-ignore
 const product = (id: string, family: string, packSize: number, packPrice: number): Adhesive => ({ id, name: id, family, aliases: [], packSize, packUnit: 'ml', packPrice, label: {}, note: '' }) // prettier-ignore
 
 describe('amounts and costs', () => {
@@ -39,6 +39,18 @@ describe('amounts and costs', () => {
     const thicker = needsOf([{ ...list[0]!, procedure: { ...list[0]!.procedure, spreadGm2: 280 } }], arms, 4)
     expect(thicker.glues[0]!.grams).toBeCloseTo(2 * needs.glues[0]!.grams, 9)
   })
+  it('counts water and the other parts of a blend as no glue, and writes the batch as a recipe', () => {
+    const diluted = { ...list[0]!.procedure, dilution: { glue: 3, water: 1 } }
+    const of = (one: Procedure) => needsOf([{ ...list[0]!, procedure: one }], arms, 4).glues[0]!
+    expect(of(diluted).grams).toBeCloseTo(0.75 * 4.312, 4)
+    expect(of(diluted).sum[0]).toMatch(/× 0\.75 of it glue/)
+    const blended = { ...list[0]!.procedure, blend: { parts: [{ name: 'milky', parts: 2 }, { name: 'textile', parts: 3 }], batch: '24 Nov' } }
+    expect(of(blended).grams).toBeCloseTo(0.4 * 4.312, 4)
+    expect(recipe(blended, 20)).toEqual([{ name: 'milky', grams: 8 }, { name: 'textile', grams: 12 }])
+    expect(recipe({ ...diluted, name: 'milky' }, 20)).toEqual([{ name: 'milky', grams: 15 }, { name: 'water', grams: 5 }])
+    expect(differences(diluted, list[0]!.procedure)).toEqual(['diluted 3:1 with water'])
+    expect(differences(list[0]!.procedure, blended)).toEqual(['undiluted'])
+  }) // prettier-ignore
   it('counts procedures of one product together, and mixes no larger than the pot life allows', () => {
     const twice = needsOf([list[1]!, { ...list[1]!, procedure: procedure('C', 'epoxy-slow', { adhesive: 'twin' }) }], arms, 4) // prettier-ignore
     expect(twice.glues).toHaveLength(1)

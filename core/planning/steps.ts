@@ -97,13 +97,42 @@ export function usualSteps(
   return steps
 }
 
+/** Steps that a maker may add, with usual words and times; where they go by themselves: before closing, or after it. */
+export const addableSteps: Partial<Record<StepKind, { text: string; minS: number; after: 'apply' | 'close' }>> = {
+  coat: { text: 'Let the first coat dry, then coat again', minS: 600, after: 'apply' },
+  wait: { text: 'Leave open', minS: 300, after: 'apply' },
+  warm: { text: 'Warm the face with a heat gun on low, moving', minS: 20, after: 'apply' },
+  'prepare-a': { text: 'Prepare side A once more', minS: 0, after: 'apply' },
+  'prepare-b': { text: 'Prepare side B once more', minS: 0, after: 'apply' },
+  hold: { text: 'Hold still', minS: 60, after: 'close' },
+  clamp: { text: 'Clamp lightly with flat pads', minS: 1800, after: 'close' },
+}
+
+/** A procedure's steps with one more, where it belongs: preparing before the glue goes on, clamping after closing. */
+export function withStep(steps: readonly Step[], kind: StepKind, id: string): Step[] {
+  const { text, minS, after } = addableSteps[kind]!
+  const prepare = kind.startsWith('prepare')
+  const at = prepare
+    ? steps.findIndex((step) => step.kind === 'apply')
+    : steps.findLastIndex((step) => step.kind === after) + 1
+  return [...steps.slice(0, at), { id, kind, text, minS, maxS: null }, ...steps.slice(at)]
+}
+
 /** Seconds from closing to full cure that a procedure asks for. */
 export const fullCureS = (steps: readonly Step[]): number =>
   steps.filter((step) => step.kind === 'cure').reduce((sum, step) => sum + step.minS, 0)
 
 /** Hands-on minutes of one joint: what the maker stands at it for, not clamp and cure. */
 export function handsOnMinutes(steps: readonly Step[]): number {
-  const each: Partial<Record<StepKind, number>> = { 'prepare-a': 1, 'prepare-b': 1, apply: 1, close: 0.5, clamp: 0.5 }
+  const each: Partial<Record<StepKind, number>> = {
+    'prepare-a': 1,
+    'prepare-b': 1,
+    apply: 1,
+    coat: 1,
+    warm: 1,
+    close: 0.5,
+    clamp: 0.5,
+  }
   return steps.reduce(
     (sum, step) => sum + (each[step.kind] ?? 0) + (step.kind === 'hold' ? Math.min(step.minS, 600) / 60 : 0),
     0,

@@ -12,7 +12,7 @@ export type Datum =
   | { kind: 'atMost'; high: number }
   | { kind: 'between'; low: number; high: number }
 
-export type LeftOut = { kind: 'leftOut'; why: 'wet' | 'fault' | 'order-only' | 'set-aside' }
+export type LeftOut = { kind: 'leftOut'; why: 'wet' | 'fault' | 'order-only' | 'set-aside' | 'graded' }
 
 /** How a pull ended. */
 export type Outcome =

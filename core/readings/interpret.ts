@@ -21,6 +21,7 @@ export const sizeOf = (measured: CouponSize, planned: CouponSize): CouponSize =>
 export function loadOf(raw: Raw, test: TestId, size: CouponSize): Load | null {
   switch (raw.way) {
     case 'none':
+    case 'grades':
       return null
     case 'count':
       return countLoad(raw, test, size)
@@ -84,6 +85,9 @@ export function interpret(reading: Pick<Reading, 'raw' | 'outcome' | 'size' | 's
   const { unit } = testKinds[test]
   const rest = { load, read, unit, size: reading.size }
   if (reading.setAside) return { ...rest, datum: { kind: 'leftOut', why: 'set-aside' } }
+  // Grades are looked at beside each other, not weighed as strengths.
+  if (reading.raw.way === 'grades' && reading.outcome.end === 'held')
+    return { ...rest, datum: { kind: 'leftOut', why: 'graded' } }
   // A rung without calibration is an order only; it is kept and shown, and says nothing to the model.
   if (
     read === null &&

@@ -4,7 +4,7 @@ import type { CouponSize, ForceTest } from './strength'
 /** What a coupon can be put through. Force tests carry the contract id of their formula. */
 export const testIds = [
   'lap-shear', 'tension', 't-peel', 'peel-180', 'peel-90', 'cleavage', 'torsion-round', 'torsion-ring', 'torsion-rect',
-  'snap-rect', 'snap-round', 'bend', 'flex', 'drop',
+  'snap-rect', 'snap-round', 'bend', 'flex', 'drop', 'proof', 'spot', 'work', 'looks',
 ] as const // prettier-ignore
 export type TestId = (typeof testIds)[number]
 
@@ -20,7 +20,7 @@ export interface TestKind {
   sizes: Partial<Record<SizeKey, number>>
   loads: LoadMode[]
   /** seam drawing that shows it */
-  drawing: 'lap' | 'edge' | 'peel' | 'rod' | 'patch'
+  drawing: 'lap' | 'edge' | 'peel' | 'rod' | 'patch' | 'point' | 'faces'
   /** how it is done at a kitchen table, in three lines */
   how: [string, string, string]
 }
@@ -82,6 +82,22 @@ export const testKinds: Record<TestId, TestKind> = {
   drop: {
     name: 'drop', gloss: 'dropped from one height until something lets go: how many it survived', force: null, unit: 'drops', sizes: {}, loads: ['impact'], drawing: 'edge',
     how: ['Drop from the same height on the same floor.', 'Turn it the same way each time.', 'Give the number it survived.'],
+  },
+  proof: {
+    name: 'proof load', gloss: 'the required load times a factor, held for a time: it passes or not', force: null, unit: '× the load', sizes: { widthMm: 25, overlapMm: 12 }, loads: [], drawing: 'lap',
+    how: ['Hang the required load, then twice it, then three times.', 'Leave each for an hour; look whether it slides.', 'Give the most that it held, and what it let go at.'],
+  },
+  spot: {
+    name: 'does it harm?', gloss: 'a spot of glue on scrap, looked at after minutes, an hour, a day and a week', force: null, unit: 'grade', sizes: {}, loads: [], drawing: 'point',
+    how: ['Put one drop on a scrap of each side.', 'Look after ten minutes, an hour, a day, a week; good light, from the side.', 'Grade what you see; take a photo beside a ruler.'],
+  },
+  work: {
+    name: 'work after curing', gloss: 'carved, sanded, cut with the hot wire, painted or washed after its full cure', force: null, unit: 'grade', sizes: {}, loads: [], drawing: 'faces',
+    how: ['Work across the line as the real part will be worked.', 'The same tool, the same hand, all pieces in one go.', 'Grade how it went: bad, so-so, good. Mask on for dust.'],
+  },
+  looks: {
+    name: 'looks', gloss: 'clear, thin, without squeeze-out and without voids when it is opened', force: null, unit: 'grade', sizes: {}, loads: [], drawing: 'faces',
+    how: ['Look at arm’s length in the real light.', 'Then pull it open: is the whole face wetted?', 'Grade what you see.'],
   },
 } // prettier-ignore
 

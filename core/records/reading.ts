@@ -37,6 +37,12 @@ export const rawSchema = z.discriminatedUnion('way', [
   }),
   /** bend (radius of the mandrel that did no harm, and the one that cracked it, mm), flex cycles, drops */
   z.object({ way: z.literal('count'), held: amount, broke: z.nullable(positive) }),
+  /** looked at or worked on: each thing in three steps, 0 bad to 2 good, so many hours afterwards */
+  z.object({
+    way: z.literal('grades'),
+    grades: z.record(z.string(), z.int().check(z.gte(0), z.lte(2))),
+    afterH: z.nullable(amount),
+  }),
   z.object({ way: z.literal('none') }),
 ])
 export type Raw = z.infer<typeof rawSchema>

@@ -3,7 +3,18 @@ import { helpers } from '../knowledge/vocabulary'
 import { testIds } from '../readings/tests'
 import { amount, count, couponSize, id, moment, place, positive, text, words } from './fields'
 
-export const stepKinds = ['prepare-a', 'prepare-b', 'apply', 'wait', 'close', 'hold', 'clamp', 'cure'] as const
+export const stepKinds = [
+  'prepare-a',
+  'prepare-b',
+  'apply',
+  'coat',
+  'wait',
+  'warm',
+  'close',
+  'hold',
+  'clamp',
+  'cure',
+] as const
 export type StepKind = (typeof stepKinds)[number]
 
 /** One step of a procedure. minS: how long at least until the next step; maxS: at most, null without a limit. */
@@ -24,7 +35,12 @@ export const procedureSchema = z.object({
   helpers: z.array(z.enum(helpers)),
   /** ruled out by a rule of the trade, and tested anyway */
   anyway: z.boolean(),
-  coats: count, spreadGm2: z.nullable(positive), steps: z.array(stepSchema),
+  coats: count, spreadGm2: z.nullable(positive),
+  /** parts of glue to parts of water, by weight */
+  dilution: z.nullable(z.object({ glue: positive, water: positive })),
+  /** two or more glues stirred together by weight, with the batch they were stirred in */
+  blend: z.nullable(z.object({ parts: z.array(z.object({ name: words, parts: positive })).check(z.minLength(2)), batch: text })),
+  steps: z.array(stepSchema),
 }) // prettier-ignore
 export type Procedure = z.infer<typeof procedureSchema>
 
@@ -44,6 +60,19 @@ export const armSchema = z.object({
 }) // prettier-ignore
 export type Arm = z.infer<typeof armSchema>
 
+/** What a choice may weigh (methods.md 9). */
+export const criteria = [
+  'strength',
+  'flexibility',
+  'cure',
+  'cost',
+  'ease',
+  'durability',
+  'looks',
+  'later-work',
+] as const
+export type Criterion = (typeof criteria)[number]
+
 /** Procedures compared for a joint, with their tests. blocks: coupons of each procedure in every arm. */
 export const roundSchema = z.object({
   id, joint: id, number: count, arms: z.array(armSchema).check(z.minLength(1)), procedures: z.array(id),
@@ -52,6 +81,8 @@ export const roundSchema = z.object({
   control: z.nullable(id),
   /** the maker's expected order of the procedures, strongest first; sealed until the pulls are in */
   hunch: z.nullable(z.object({ order: z.array(id), at: moment })),
+  /** how much each counts when the choice is made, 0…5; locked with the limits, a later change marked */
+  weights: z.nullable(z.object({ values: z.record(z.enum(criteria), z.int().check(z.gte(0), z.lte(5))), setAt: moment, changedLate: z.nullable(moment) })),
   plannedAt: moment,
 }) // prettier-ignore
 export type Round = z.infer<typeof roundSchema>

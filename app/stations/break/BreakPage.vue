@@ -191,7 +191,7 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
               :section="kind.drawing"
               :a="hatchOf(view.a)"
               :b="hatchOf(view.b)"
-              :loads="[kind.loads[0]!]"
+              :loads="kind.loads.slice(0, 1)"
               :crack="form.end === 'broke' || form.end === 'wet' ? form.places : null"
               tappable
               label="The coupon in section; tap where it let go, or use the buttons below"
@@ -219,8 +219,8 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
         </div>
       </div>
       <section aria-labelledby="where">
-        <h2 id="where">Where did it let go?</h2>
-        <FailurePlaces v-model="form" />
+        <h2 id="where">{{ form.way === 'grades' ? 'Or did something go wrong?' : 'Where did it let go?' }}</h2>
+        <FailurePlaces v-if="form.way !== 'grades'" v-model="form" />
         <div class="ends">
           <v-btn
             v-for="{ end, word } in ends"
@@ -286,7 +286,7 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
             ></AskWhy
           >
           <span :class="toneOf(readingOf(one)!)"
-            >{{ placeOf(readingOf(one)!) }}<template v-if="readingOf(one)!.early">, pulled early</template
+            >{{ placeOf(readingOf(one)!, testOf(one)) }}<template v-if="readingOf(one)!.early">, pulled early</template
             ><template v-if="readingOf(one)!.corrected.length">, corrected</template></span
           >
           <v-btn class="quiet" :aria-label="`Correct ${one.label}`" @click="chosen = one.id">Correct</v-btn>

@@ -5,9 +5,11 @@ import { sayError } from '../../../core/messages'
 import { knownUnits } from '../../../core/quantities/units'
 import { dimensionOfWay, ways } from '../../../core/readings/load'
 import { PULLS_NEEDED, rungs, type Rung } from '../../../core/readings/hands'
+import { gradedKinds } from '../../../core/readings/grades'
 import { testKinds, type TestId } from '../../../core/readings/tests'
 import type { Bench } from '../../../core/records/bench'
 import { plural } from '../../look/figures'
+import GradeFields from './GradeFields.vue'
 import type { FormWay, PullForm } from './pullForm'
 
 // The ways to give a reading: a number in any unit, steps, hands, or a file from a logger.
@@ -15,9 +17,11 @@ const props = defineProps<{ test: TestId; bench: Bench }>()
 const form = defineModel<PullForm>({ required: true })
 const counted = computed(() => testKinds[props.test].force === null)
 const wayWords: Record<FormWay, string> = {
-  gauge: 'Scale or gauge', mass: 'Hung weight', water: 'Water in a bucket', lever: 'Lever', steps: 'Weights in steps', hands: 'By hand', trace: 'File of a logger', count: 'Count',
+  gauge: 'Scale or gauge', mass: 'Hung weight', water: 'Water in a bucket', lever: 'Lever', steps: 'Weights in steps', hands: 'By hand', trace: 'File of a logger', count: 'Count', grades: 'Looking',
 } // prettier-ignore
-const offered = computed<FormWay[]>(() => (counted.value ? ['count'] : [...ways, 'steps', 'hands', 'trace']))
+const offered = computed<FormWay[]>(() =>
+  gradedKinds[props.test] ? ['grades'] : counted.value ? ['count'] : [...ways, 'steps', 'hands', 'trace'],
+)
 const rungWords: Record<Rung, string> = {
   'falls-off': 'falls off', 'shaken-off': 'shaken off', 'one-finger': 'one finger', 'one-hand': 'one hand', 'two-hands': 'two hands', 'would-not-come': 'would not come',
 } // prettier-ignore
@@ -29,7 +33,9 @@ const countWords = computed(() =>
     ? ['Smallest radius that did no harm, mm', 'Radius that cracked it, mm']
     : props.test === 'flex'
       ? ['Cycles without a crack', 'First crack at']
-      : ['Drops it survived', 'Broke at drop'],
+      : props.test === 'proof'
+        ? ['Times the load that it held', 'Let go at times the load']
+        : ['Drops it survived', 'Broke at drop'],
 )
 
 const fileSays = ref('')
@@ -51,7 +57,8 @@ async function readFile(event: Event) {
 
 <template>
   <div class="ways">
-    <label class="field which">
+    <GradeFields v-if="form.way === 'grades'" v-model="form" :test="test" />
+    <label v-else class="field which">
       <span>Read by</span>
       <select v-model="form.way" class="plain">
         <option v-for="way in offered" :key="way" :value="way">{{ wayWords[way] }}</option>

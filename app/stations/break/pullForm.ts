@@ -6,11 +6,12 @@ import { places } from '../../../core/readings/datum'
 import { rungInterval, type Rung } from '../../../core/readings/hands'
 import { dimensionOfWay, type Way } from '../../../core/readings/load'
 import type { CouponSize } from '../../../core/readings/strength'
+import { gradedKinds, type Grade } from '../../../core/readings/grades'
 import { testKinds, type SizeKey, type TestId } from '../../../core/readings/tests'
 import type { Bench } from '../../../core/records/bench'
 import type { OutcomeRecord, Raw, Reading } from '../../../core/records/reading'
 
-export type FormWay = Way | 'steps' | 'hands' | 'trace' | 'count'
+export type FormWay = Way | 'steps' | 'hands' | 'trace' | 'count' | 'grades'
 export type End = 'broke' | 'held' | 'handling' | 'wet' | 'fault'
 
 /** What is typed and tapped for one pull, before it is a reading. Texts stay as typed until they are logged. */
@@ -23,6 +24,8 @@ export interface PullForm {
   held: string
   broke: string
   rung: Rung | null
+  grades: Record<string, Grade>
+  afterH: number | null
   trace: { file: string; points: [number, number, number | null][] } | null
   end: End
   places: Record<Place, number>
@@ -35,8 +38,9 @@ export const noPlaces = (): Record<Place, number> => ({ tornA: 0, offA: 0, glue:
 
 export function emptyForm(test: TestId, size: CouponSize, way?: FormWay): PullForm {
   return reactive<PullForm>({
-    way: testKinds[test].force === null ? 'count' : (way ?? 'gauge'),
-    text: '', tare: '', armLoad: '', armJoint: '', held: '', broke: '', rung: null, trace: null, end: 'broke', places: noPlaces(), reason: '', note: '',
+    way: gradedKinds[test] ? 'grades' : testKinds[test].force === null ? 'count' : (way === 'count' || way === 'grades' ? 'gauge' : (way ?? 'gauge')),
+    text: '', tare: '', armLoad: '', armJoint: '', held: '', broke: '', rung: null, grades: {}, afterH: gradedKinds[test]?.looks[0]?.hours ?? null, trace: null,
+    end: gradedKinds[test] ? 'held' : 'broke', places: noPlaces(), reason: '', note: '',
     size: Object.fromEntries(Object.entries(size).filter(([, value]) => value != null).map(([key, value]) => [key, String(value)])),
   }) // prettier-ignore
 }
@@ -58,6 +62,7 @@ export function formOf(reading: Reading, test: TestId): PullForm {
     form.broke = raw.broke === null ? '' : `${raw.broke}${unit}`
   }
   if (raw.way === 'hands') form.rung = raw.rung
+  if (raw.way === 'grades') Object.assign(form, { grades: { ...raw.grades }, afterH: raw.afterH })
   if (raw.way === 'trace') form.trace = { file: raw.file, points: raw.points }
   form.end = outcome.end
   if ('places' in outcome && outcome.places) form.places = { ...outcome.places }
@@ -95,6 +100,16 @@ const usualUnit: Record<Way, string> = { gauge: 'N', mass: 'kg', water: 'l', lev
 export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
   const kg = (text: string) => (text.trim() ? parseQuantity(text, 'mass', 'kg', 'tare').inside : 0)
   switch (form.way) {
+    case 'grades': {
+      const { what } = gradedKinds[test]!
+      const open = what.find(({ id }) => form.grades[id] === undefined)
+      if (open)
+        throw new CodedError('missing', open.id, {
+          field: `The grade for “${open.word}”`,
+          purpose: 'comparing the pieces',
+        })
+      return { way: 'grades', grades: { ...form.grades }, afterH: form.afterH }
+    }
     case 'count': {
       const held = form.held.trim() ? parseNumber(form.held, 'held').value : 0
       return { way: 'count', held, broke: form.broke.trim() ? parseNumber(form.broke, 'broke').value : null }
@@ -165,11 +180,13 @@ export const loadOptional = (end: End): boolean => end === 'wet' || end === 'fau
 const nothingTyped = (form: PullForm) =>
   form.way === 'hands'
     ? form.rung === null
-    : form.way === 'trace'
-      ? !form.trace
-      : form.way === 'steps' || form.way === 'count'
-        ? !form.held && !form.broke
-        : !form.text.trim()
+    : form.way === 'grades'
+      ? !Object.keys(form.grades).length
+      : form.way === 'trace'
+        ? !form.trace
+        : form.way === 'steps' || form.way === 'count'
+          ? !form.held && !form.broke
+          : !form.text.trim()
 
 export function readingParts(
   form: PullForm,

@@ -35,6 +35,8 @@ function loadLines(raw: Raw): string[] {
       return [`${raw.file}, ${raw.points.length} points, ${raw.take === 'steady' ? 'mean of the steady part' : 'peak'}`]
     case 'count':
       return [`held ${raw.held}${raw.broke === null ? '' : `, cracked at ${raw.broke}`}`]
+    case 'grades':
+      return Object.entries(raw.grades).map(([what, grade]) => `${what}: step ${grade + 1} of 3`)
     case 'none':
       return ['no load read']
   }
@@ -50,6 +52,7 @@ const outLines: Record<string, string> = {
   wet: 'Not a strength: the glue was still wet. Kept as a cure failure, left out of the strength; glue another with a longer cure.',
   fault: 'Kept with its reason, left out of the strength.',
   'order-only': 'An order only: pull each grip on a scale three times (Shelf) and it becomes a load.',
+  graded: 'Graded, not pulled: it stands beside the others on Choose, and is no strength.',
   'set-aside': 'Set aside with its reason; still kept.',
 }
 

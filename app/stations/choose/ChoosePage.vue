@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { headline, passVerdict } from '../../../core/choice/headline'
 import { insert } from '../../../core/records/entry'
 import { showMoney } from '../../../core/quantities/money'
+import { gradedKinds } from '../../../core/readings/grades'
 import { testKinds } from '../../../core/readings/tests'
 import { useNow } from '../../bench/clock'
 import { newId } from '../../bench/ids'
@@ -15,6 +16,7 @@ import { capital, dayName, figure, lasting, momentName, percent, plural } from '
 import TapeLabel from '../../look/TapeLabel.vue'
 import VerdictMark from '../../look/VerdictMark.vue'
 import { useWhy } from '../../look/why'
+import GradesTable from './GradesTable.vue'
 import { limitOf, useAnalysis, useCandidates, type Candidate } from './round'
 import { whyApart, whyCost, whyCure, whyMargin, whyTypical, whyWeak } from './whyChoice'
 
@@ -39,6 +41,7 @@ const told = computed(() => (analysis.value ? headline(analysis.value) : null))
 const nameOf = (id: string) => candidates.value.find(({ procedure }) => procedure.id === id)?.procedure.name ?? '?'
 
 const title = computed(() => {
+  if (view.value.arm && gradedKinds[view.value.arm.test] && view.value.readings.length) return capital(kind.value.name)
   const head = told.value
   if (!view.value.readings.length) return 'Nothing is pulled yet'
   if (!analysis.value) return 'Working it out…'
@@ -161,6 +164,9 @@ async function decide() {
         >{{ armWords(arm) }}</v-btn
       >
     </div>
+    <p v-if="view.round?.weights?.changedLate" class="careful" role="note">
+      What counts was changed after the first pull, {{ momentName(view.round.weights.changedLate, now) }}.
+    </p>
     <p v-for="change in view.arm?.lateChanges ?? []" :key="change.at" class="careful" role="note">
       The pass limit was changed after the first pull, {{ momentName(change.at, now) }}: from
       {{ change.from ?? 'none' }} to {{ change.to ?? 'none' }} {{ kind.unit }}.
@@ -181,6 +187,8 @@ async function decide() {
         >Go on with this joint</v-btn
       >
     </div>
+
+    <GradesTable v-else-if="view.arm && gradedKinds[view.arm.test]" :view="view" />
 
     <template v-else-if="analysis">
       <div class="rows" :style="{ '--row': `${ROW}px`, '--count': candidates.length }">

@@ -9,7 +9,7 @@ type Store = ReturnType<typeof useBench>
 
 /** What the button says when a step is done. */
 export const doneWords: Record<StepKind, string> = {
-  'prepare-a': 'Side A is ready', 'prepare-b': 'Side B is ready', apply: 'Glue is on', wait: 'It waits', close: 'Closed', hold: 'It is held', clamp: 'Clamped', cure: 'Left to cure',
+  'prepare-a': 'Side A is ready', 'prepare-b': 'Side B is ready', apply: 'Glue is on', coat: 'The next coat is on', warm: 'It is warm', wait: 'It waits', close: 'Closed', hold: 'It is held', clamp: 'Clamped', cure: 'Left to cure',
 } // prettier-ignore
 
 /** What is said when a step came too early or too late; null when it came in its window. */

@@ -6,6 +6,7 @@ import { sayError } from '../../../core/messages'
 import { armWords } from '../../../core/planning/arms'
 import { expectedLoad, sizedTest } from '../../../core/planning/fairness'
 import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
+import { gradedKinds } from '../../../core/readings/grades'
 import { testKinds, type SizeKey } from '../../../core/readings/tests'
 import type { Arm, Round } from '../../../core/records/round'
 import { useNow } from '../../bench/clock'
@@ -14,12 +15,13 @@ import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
 import CouponDrawing from '../../look/CouponDrawing.vue'
 import { figure, momentName } from '../../look/figures'
+import TypedInput from '../../look/TypedInput.vue'
 import type { Explanation } from '../../look/why'
 import { limitLocked, setLimit } from './planDraft'
 
 /** One test of the round: its coupon to scale, the load expected of it, and what counts as a pass. */
 const props = defineProps<{ view: JointView; round: Round; arm: Arm; planned: boolean }>()
-const emit = defineEmits<{ change: [patch: Partial<Arm>, what: string]; drop: [] }>()
+const emit = defineEmits<{ resize: [size: Arm['size'], what: string]; drop: [] }>()
 const bench = useBench()
 const now = useNow()
 const kind = computed(() => testKinds[props.arm.test])
@@ -43,11 +45,7 @@ function setSize(key: SizeKey, text: string) {
   problem.value = ''
   try {
     const value = parseQuantity(text, key === 'areaMm2' ? 'area' : 'length', unit(key), sizeWords[key]).inside
-    emit(
-      'change',
-      { size: { ...props.arm.size, [key]: value } },
-      `${sizeWords[key].toLowerCase()} ${value} ${unit(key)}`,
-    )
+    emit('resize', { [key]: value }, `${sizeWords[key].toLowerCase()} ${value} ${unit(key)}`)
   } catch (error) {
     problem.value = sayError(error)
   }
@@ -138,16 +136,14 @@ function whyLimit(): Explanation {
       <div v-if="!planned" class="sizes">
         <label v-for="key in keys" :key="key" class="field">
           <span>{{ sizeWords[key] }}, {{ unit(key) }}</span>
-          <input
-            class="plain"
-            inputmode="decimal"
-            :value="arm.size[key] ?? ''"
-            @change="setSize(key, ($event.target as HTMLInputElement).value)"
-          />
+          <TypedInput class="plain" inputmode="decimal" :value="arm.size[key]" @set="setSize(key, $event)" />
         </label>
       </div>
       <p v-if="expected" class="small num">
-        <AskWhy :why="whyExpected">{{ figure(expected.low) }} to {{ figure(expected.high) }} N expected</AskWhy>
+        <AskWhy :why="whyExpected"
+          >{{ expected.low === expected.high ? 'about' : `${figure(expected.low)} to` }} {{ figure(expected.high) }} N
+          expected</AskWhy
+        >
       </p>
       <p v-for="one in tearing" :key="one.text" class="small careful">
         <b>{{ one.letters }}.</b> {{ one.text }} Its pulls will say “at least”.
@@ -159,7 +155,16 @@ function whyLimit(): Explanation {
         </ol>
       </details>
     </div>
-    <div class="limit">
+    <div v-if="gradedKinds[arm.test]" class="limit">
+      <p class="mute small">
+        Graded in three steps: {{ gradedKinds[arm.test]!.steps.join(', ') }}. It stands beside the strengths and has no
+        limit of its own.
+      </p>
+      <v-btn v-if="!planned && round.arms.length > 1" class="quiet" @click="emit('drop')"
+        >Leave this test out<span class="visually-hidden">: {{ armWords(arm) }}</span></v-btn
+      >
+    </div>
+    <div v-else class="limit">
       <div class="field">
         <div>
           <label :for="`limit-${arm.id}`">Counts as a pass from, {{ kind.unit }}</label

@@ -31,7 +31,7 @@ const why = (need: GlueNeed): Explanation => ({
         >; to buy <b class="num">{{ money(needs.buy) }}</b></template
       >.
     </p>
-    <div class="scroll" tabindex="0" role="region" aria-labelledby="needs">
+    <div class="scroll" tabindex="0" role="region" aria-label="Glue, glue by glue">
       <table>
         <thead>
           <tr>

@@ -15,6 +15,7 @@ import FairnessList from './FairnessList.vue'
 import HowMany from './HowMany.vue'
 import HunchCard from './HunchCard.vue'
 import NeedsTable from './NeedsTable.vue'
+import WeightsCard from './WeightsCard.vue'
 import PlannedOrder from './PlannedOrder.vue'
 import ProcedureCard from './ProcedureCard.vue'
 import { asPlan, canUnplan, draftRound, editDraft, fairnessSetting, mendDraft, planCoupons } from './planDraft'
@@ -44,10 +45,12 @@ const costOf = (n: number) => {
 }
 const coupons = computed(() => props.view.procedures.length * round.value.blocks * round.value.arms.length)
 
-const edit = (patch: Partial<Round>, what: string) => editDraft(bench, props.view, round.value, patch, what)
-const changeArm = (arm: Arm, patch: Partial<Arm>, what: string) =>
-  edit({ arms: round.value.arms.map((one) => (one.id === arm.id ? { ...one, ...patch } : one)) }, what)
-const dropArm = (arm: Arm) => edit({ arms: round.value.arms.filter(({ id }) => id !== arm.id) }, 'a test left out')
+type Make = (round: Round) => Partial<Round>
+const edit = (make: Make | Partial<Round>, what: string) => editDraft(bench, props.view, round.value, typeof make === 'function' ? make : () => make, what) // prettier-ignore
+const resize = (arm: Arm, size: Arm['size'], what: string) =>
+  edit(({ arms }) => ({ arms: arms.map((one) => (one.id === arm.id ? { ...one, size: { ...one.size, ...size } } : one)) }), what) // prettier-ignore
+const dropArm = (arm: Arm) => edit(({ arms }) => ({ arms: arms.filter(({ id }) => id !== arm.id) }), 'a test left out')
+const addArm = (arm: Arm) => edit(({ arms }) => ({ arms: [...arms, arm] }), 'another test')
 const mend = (fault: Fault) => mendDraft(bench, props.view, round.value, fault.mend!.apply(plan.value), fault.mend!.words) // prettier-ignore
 const locked = computed(() => planned.value && !canUnplan(props.view))
 </script>
@@ -85,17 +88,11 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
             :round="round"
             :arm="arm"
             :planned="planned"
-            @change="(patch, what) => changeArm(arm, patch, what)"
+            @resize="(size, what) => resize(arm, size, what)"
             @drop="dropArm(arm)"
           />
         </div>
-        <AddTest
-          v-if="!planned"
-          :view="view"
-          :round="round"
-          :now="opened"
-          @add="(arm) => edit({ arms: [...round.arms, arm] }, 'another test')"
-        />
+        <AddTest v-if="!planned" :view="view" :round="round" :now="opened" @add="addArm" />
       </section>
 
       <template v-if="!planned">
@@ -110,6 +107,11 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
         :open="view.readings.length === 0"
         @seal="(order) => edit({ hunch: { order, at: now } }, 'hunch sealed')"
         @unseal="edit({ hunch: null }, 'hunch taken back')"
+      />
+      <WeightsCard
+        :round="round"
+        :locked="view.readings.length > 0"
+        @change="(weights) => edit({ weights }, 'what will count')"
       />
       <div v-if="!planned">
         <v-btn class="go" @click="planCoupons(bench, view, round, now)">Plan {{ coupons }} coupons</v-btn>

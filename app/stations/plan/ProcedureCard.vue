@@ -4,15 +4,32 @@ import { differenceWords, varied } from '../../../core/planning/difference'
 import { insert, update } from '../../../core/records/entry'
 import type { Procedure } from '../../../core/records/round'
 import { newId } from '../../bench/ids'
-import type { JointView } from '../../bench/jointView'
+import { careOf, cautionLines } from '../../bench/careOf'
+import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import TapeLabel from '../../look/TapeLabel.vue'
+import TypedInput from '../../look/TypedInput.vue'
+import DabDrawing from './DabDrawing.vue'
+import MixFields from './MixFields.vue'
 import StepList from './StepList.vue'
 
 /** One procedure as a card of steps: edited in place, copied to vary one thing, its difference from the first of its glue in words. */
 const props = defineProps<{ view: JointView; procedure: Procedure; locked: boolean; control: boolean }>()
 const emit = defineEmits<{ control: [] }>()
 const bench = useBench()
+const family = computed(() => familyTimes(bench, props.procedure))
+const cautions = computed(() => {
+  const care = careOf(bench, props.view, props.procedure)
+  return [...care.cleaning, ...cautionLines(care)]
+})
+/** The real face, or the coupon’s where its size is open. */
+const face = computed(() => {
+  const { widthMm, lengthMm } = props.view.joint.brief
+  return {
+    widthMm: widthMm ?? props.view.arm?.size.widthMm ?? 25,
+    lengthMm: lengthMm ?? props.view.arm?.size.overlapMm ?? 12,
+  }
+})
 const letters = computed(() => props.view.procedures.map(({ letter }) => letter))
 const like = computed(() => props.view.procedures.find((one) => one.id !== props.procedure.id && one.letter < props.procedure.letter && one.family === props.procedure.family && one.adhesive === props.procedure.adhesive)) // prettier-ignore
 const differs = computed(() => (like.value ? differenceWords(props.procedure, like.value) : null))
@@ -43,14 +60,11 @@ function setSpread(text: string) {
       <TapeLabel>{{ view.joint.code }}-{{ procedure.letter }}</TapeLabel>
       <label v-if="!locked"
         ><span class="visually-hidden">Name of procedure {{ procedure.letter }}</span
-        ><input
+        ><TypedInput
           class="name"
           :value="procedure.name"
           maxlength="80"
-          @change="
-            ($event.target as HTMLInputElement).value.trim() &&
-            put({ name: ($event.target as HTMLInputElement).value.trim() }, 'name')
-          "
+          @set="$event.trim() && put({ name: $event.trim() }, 'name')"
       /></label>
       <span v-else>{{ procedure.name }}</span>
       <span v-if="control" class="holds small">control</span>
@@ -58,23 +72,28 @@ function setSpread(text: string) {
     <p v-if="differs" class="differs">{{ differs.replace(/^./, (c) => c.toUpperCase()) }}.</p>
     <p v-else-if="like" class="careful small">The same as {{ like.letter }} so far: vary one thing.</p>
     <StepList :procedure="procedure" :locked="locked" />
+    <DabDrawing
+      v-if="procedure.helpers.includes('tack-and-cure')"
+      :width-mm="face.widthMm"
+      :length-mm="face.lengthMm"
+    />
+    <MixFields v-if="!locked" :procedure="procedure" :water-borne="family.mechanism === 'evaporate-water'" @put="put" />
+    <details v-if="cautions.length" class="care small">
+      <summary class="careful">Before you start, {{ cautions.length }} cautions</summary>
+      <p v-for="line in cautions" :key="line">{{ line }}</p>
+    </details>
     <div v-if="!locked" class="amount">
       <label class="field"
-        ><span>Coats</span
-        ><input
-          class="plain"
-          inputmode="numeric"
-          :value="procedure.coats"
-          @change="setCoats(($event.target as HTMLInputElement).value)"
+        ><span>Coats</span><TypedInput class="plain" inputmode="numeric" :value="procedure.coats" @set="setCoats"
       /></label>
       <label class="field"
         ><span>Amount, g/m²</span
-        ><input
+        ><TypedInput
           class="plain"
           inputmode="decimal"
           placeholder="as usual"
-          :value="procedure.spreadGm2 ?? ''"
-          @change="setSpread(($event.target as HTMLInputElement).value)"
+          :value="procedure.spreadGm2"
+          @set="setSpread"
       /></label>
       <v-btn class="quiet" @click="vary"
         >Copy and vary one thing<span class="visually-hidden"> of {{ procedure.name }}</span></v-btn
@@ -112,6 +131,13 @@ h3 label {
 .name:hover,
 .name:focus {
   border-bottom-color: var(--tick);
+}
+.care {
+  margin-top: 8px;
+}
+.care summary {
+  cursor: pointer;
+  min-height: 30px;
 }
 .differs {
   margin-bottom: 8px;

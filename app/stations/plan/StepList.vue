@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { parseQuantity } from '../../../core/quantities/parse'
 import { sayError } from '../../../core/messages'
 import { update } from '../../../core/records/entry'
+import { addableSteps, withStep } from '../../../core/planning/steps'
 import type { Procedure, Step } from '../../../core/records/round'
 import { useBench } from '../../bench/store'
 import { lasting } from '../../look/figures'
@@ -14,9 +15,9 @@ const editing = ref<string | null>(null)
 const words = ref('')
 const time = ref('')
 const problem = ref('')
-const timed = (step: Step) => ['wait', 'hold', 'clamp', 'cure'].includes(step.kind)
+const timed = (step: Step) => ['coat', 'wait', 'warm', 'hold', 'clamp', 'cure'].includes(step.kind)
 const kindWords: Record<Step['kind'], string> = {
-  'prepare-a': 'Prepare A', 'prepare-b': 'Prepare B', apply: 'Apply', wait: 'Wait', close: 'Close', hold: 'Hold', clamp: 'Clamp', cure: 'Cure',
+  'prepare-a': 'Prepare A', 'prepare-b': 'Prepare B', apply: 'Apply', coat: 'Another coat', wait: 'Wait', warm: 'Warm', close: 'Close', hold: 'Hold', clamp: 'Clamp', cure: 'Cure',
 } // prettier-ignore
 
 function edit(step: Step) {
@@ -65,7 +66,16 @@ function drop(onto: number) {
   dragged.value = null
 }
 // Apply, close and cure make a bond; the rest may be left out.
-const optional = computed(() => new Set<Step['kind']>(['prepare-a', 'prepare-b', 'hold', 'clamp']))
+const optional = computed(
+  () => new Set<Step['kind']>(['prepare-a', 'prepare-b', 'coat', 'wait', 'warm', 'hold', 'clamp']),
+)
+function add(event: Event) {
+  const select = event.target as HTMLSelectElement
+  const kind = select.value as Step['kind']
+  select.value = ''
+  const id = `s${Math.max(0, ...props.procedure.steps.map((step) => Number(step.id.replace(/\D/g, '')) || 0)) + 1}`
+  return write(withStep(props.procedure.steps, kind, id), `with “${kindWords[kind].toLowerCase()}”`)
+}
 </script>
 
 <template>
@@ -124,9 +134,21 @@ const optional = computed(() => new Set<Step['kind']>(['prepare-a', 'prepare-b',
       </template>
     </li>
   </ol>
+  <label v-if="!locked" class="add"
+    ><span class="visually-hidden">Add a step to {{ procedure.name }}</span>
+    <select class="plain" @change="add">
+      <option value="">Add a step…</option>
+      <option v-for="(_, kind) in addableSteps" :key="kind" :value="kind">{{ kindWords[kind as Step['kind']] }}</option>
+    </select></label
+  >
 </template>
 
 <style scoped>
+.add {
+  display: block;
+  max-width: 190px;
+  margin-top: 6px;
+}
 li {
   display: grid;
   grid-template-columns: 84px minmax(0, 1fr) auto auto;

@@ -22,10 +22,13 @@ export function usualSize(brief: Brief, test: TestId): CouponSize {
   return size
 }
 
+export const PROOF_FACTOR = 2
+
 /** An arm with its usual size and, where the brief gives one, its pass limit. */
 export function newArm(brief: Brief, id: string, test: TestId, now: number, exposure: Exposure | null = null): Arm {
   const limit = requiredStrength(brief, test)
-  const passLimit = limit === null ? null : Number(limit.toPrecision(3))
+  // A proof load is the required load itself, times a factor: twice it is the usual one.
+  const passLimit = test === 'proof' ? PROOF_FACTOR : limit === null ? null : Number(limit.toPrecision(3))
   return { id, test, exposure, size: usualSize(brief, test), passLimit, passSetAt: passLimit === null ? null : now, lateChanges: [] } // prettier-ignore
 }
 
@@ -50,7 +53,7 @@ export function draftRound(view: JointView, now: number): Round {
   const { brief } = view.joint
   const arm = newArm(brief, 'a1', testsFor(brief.loads ?? [])[0]!, now)
   const control = view.procedures.find(({ adhesive, anyway }) => adhesive !== null && !anyway)?.id ?? null
-  return { id: '', joint: view.joint.id, number: 1, arms: [arm], procedures: [], blocks: 4, seed: 0, order: 'shuffled', control, hunch: null, plannedAt: now } // prettier-ignore
+  return { id: '', joint: view.joint.id, number: 1, arms: [arm], procedures: [], blocks: 4, seed: 0, order: 'shuffled', control, hunch: null, weights: null, plannedAt: now } // prettier-ignore
 }
 
 export const asPlan = (round: Round, procedures: readonly Procedure[]): PlanDraft => ({ arms: round.arms, procedures: [...procedures], blocks: round.blocks, order: round.order, control: round.control }) // prettier-ignore
@@ -58,8 +61,22 @@ export const asPlan = (round: Round, procedures: readonly Procedure[]): PlanDraf
 const kept = (round: Round, patch: Partial<Round>): Change =>
   round.id ? update('round', round, patch) : insert('round', { ...round, ...patch, id: newId() })
 
-export const editDraft = (bench: Store, view: JointView, round: Round, patch: Partial<Round>, what: string): Promise<boolean> =>
-  bench.write(`${view.joint.code} plan: ${what}`, [kept(round, patch)]) // prettier-ignore
+/** The draft as it stands in the records this moment: a page may be a moment behind them. */
+function freshDraft(bench: Store, view: JointView, shown: Round): Round {
+  const rounds = bench.of('round', view.joint.id).sort((x, y) => x.number - y.number)
+  return rounds.at(-1) ?? shown
+}
+
+let turn: Promise<unknown> = Promise.resolve()
+/** Changes of a draft follow one another, each on what the one before left: fast hands lose nothing. */
+export function editDraft(bench: Store, view: JointView, shown: Round, make: (round: Round) => Partial<Round>, what: string): Promise<boolean> {
+  const next = turn.then(() => {
+    const round = freshDraft(bench, view, shown)
+    return bench.write(`${view.joint.code} plan: ${what}`, [kept(round, make(round))])
+  })
+  turn = next.catch(() => {})
+  return next
+} // prettier-ignore
 
 /** Writes what a press on a fault changes: in the plan, and in the procedures. One entry. */
 export function mendDraft(
@@ -119,15 +136,12 @@ export const limitLocked = (view: JointView, arm: Arm): boolean => {
 }
 
 /** Sets a limit; after the first pull it is kept as a late change, which the result shows. */
-export function setLimit(bench: Store, view: JointView, round: Round, arm: Arm, passLimit: number | null, now: number): Promise<boolean> {
+export function setLimit(bench: Store, view: JointView, shown: Round, arm: Arm, passLimit: number | null, now: number): Promise<boolean> {
   const { unit } = testKinds[arm.test]
   const late = limitLocked(view, arm)
-  const lateChanges = late ? [...arm.lateChanges, { at: now, from: arm.passLimit, to: passLimit }] : arm.lateChanges
-  const changed = { ...arm, passLimit, passSetAt: passLimit === null ? null : now, lateChanges }
-  return bench.write(
-    `${view.joint.code}: pass limit ${passLimit === null ? 'taken away' : `${passLimit} ${unit}`}${late ? ', after the first pull' : ''}`,
-    [kept(round, { arms: round.arms.map((one) => (one.id === arm.id ? changed : one)) })],
-  )
+  const changed = (one: Arm): Arm => ({ ...one, passLimit, passSetAt: passLimit === null ? null : now, lateChanges: late ? [...one.lateChanges, { at: now, from: one.passLimit, to: passLimit }] : one.lateChanges })
+  const what = `pass limit ${passLimit === null ? 'taken away' : `${passLimit} ${unit}`}${late ? ', after the first pull' : ''}`
+  return editDraft(bench, view, shown, ({ arms }) => ({ arms: arms.map((one) => (one.id === arm.id ? changed(one) : one)) }), what)
 } // prettier-ignore
 
 const DAY = 86_400_000

@@ -16,7 +16,7 @@ const same = computed(() => lines.value.filter(({ differs }) => !differs))
 <template>
   <section class="compare" aria-labelledby="compare-title">
     <h2 id="compare-title">Side by side</h2>
-    <div class="scroll" tabindex="0" role="region" aria-labelledby="compare-title">
+    <div class="scroll" tabindex="0" role="region" aria-label="The glues, line by line">
       <table>
         <thead>
           <tr>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { nest, type Sheet } from '../../../../core/coupons/nest'
+import { nest, type NestedSheet, type Sheet } from '../../../../core/coupons/nest'
 import { cutList } from '../../../../core/coupons/pieces'
 import { tilesOf } from '../../../../core/formats/tiles'
 import { insert, remove } from '../../../../core/records/entry'
@@ -20,7 +20,8 @@ const list = computed(() => cutList(props.view.round!.arms, each.value))
 /** Saws take a millimetre and a half, knives and scissors nothing. */
 const sawn = new Set(['wood', 'sheet', 'hard', 'thermoform', 'print'])
 const kerf = ref(1.5)
-const usualSheet = { widthMm: 210, heightMm: 297 }
+/** One page of the printer: what is bought is cut down to it. */
+const usualSheet = { widthMm: 190, heightMm: 260 }
 const GRAINED = new Set(['textile', 'paper', 'wood', 'leather'])
 
 interface OfSide {
@@ -44,6 +45,10 @@ const nested = computed(() =>
     return { ...one, lines, nesting: nest(lines, [...own, { ...usualSheet, heightMm: tall, count: null }], cut, one.grain) } // prettier-ignore
   }),
 )
+
+/** Pages on which nothing is to be cut are not printed. */
+const tilesWithPieces = (sheet: NestedSheet) =>
+  tilesOf(sheet.widthMm, sheet.heightMm).filter((tile) => sheet.pieces.some((p) => p.xMm < tile.xMm + tile.widthMm && p.xMm + p.widthMm > tile.xMm && p.yMm < tile.yMm + tile.heightMm && p.yMm + p.heightMm > tile.yMm)) // prettier-ignore
 
 const form = ref({ side: 'a' as 'a' | 'b', width: '', height: '', count: '1' })
 const problem = ref('')
@@ -86,12 +91,12 @@ const drop = (offcut: Offcut) => bench.write('Offcut used up', [remove('offcut',
             >used up</v-btn
           >
         </template>
-        <span v-if="!one.offcuts.length" class="mute">none noted; plain sheets of 210 × 297 mm are taken.</span>
+        <span v-if="!one.offcuts.length" class="mute">none noted; plain sheets of 190 × 260 mm are taken.</span>
       </p>
       <PrintedPair v-if="one.material?.cls.group === 'print'" class="no-print" :round="view.round!" />
       <template v-for="(sheet, i) in one.nesting.sheets" :key="i">
         <CutPage
-          v-for="tile in tilesOf(sheet.widthMm, sheet.heightMm)"
+          v-for="tile in tilesWithPieces(sheet)"
           :key="`${tile.row} ${tile.column}`"
           :sheet="sheet"
           :tile="tile"

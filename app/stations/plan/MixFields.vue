@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { sayError } from '../../../core/messages'
+import { recipe } from '../../../core/planning/needs'
+import { parseNumber } from '../../../core/quantities/parse'
+import type { Procedure } from '../../../core/records/round'
+import { CodedError } from '../../../core/errors'
+import { figure } from '../../look/figures'
+
+/** Dilution with water, x to y, or a blend by weight: written as a recipe for the batch that is needed, with the batch noted. */
+const props = defineProps<{ procedure: Procedure; waterBorne: boolean }>()
+const emit = defineEmits<{ put: [patch: Partial<Procedure>, what: string] }>()
+const open = ref<'dilution' | 'blend' | null>(null)
+const glue = ref('3')
+const water = ref('1')
+const blend = ref('')
+const batch = ref('')
+const grams = ref('20')
+const problem = ref('')
+const mixed = computed(() => props.procedure.dilution !== null || props.procedure.blend !== null)
+const lines = computed(() => recipe(props.procedure, Number(grams.value.replace(',', '.')) || 0))
+
+function keepDilution() {
+  try {
+    const parts = { glue: parseNumber(glue.value, 'parts of glue', '3').value, water: parseNumber(water.value, 'parts of water', '1').value } // prettier-ignore
+    for (const [path, got] of Object.entries(parts)) if (got <= 0) throw new CodedError('not-positive', path, { field: `Parts of ${path}`, got }) // prettier-ignore
+    emit('put', { dilution: parts, blend: null }, `diluted ${parts.glue}:${parts.water}`)
+    open.value = null
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
+/** “3 Milky contact; 2 School textile glue” */
+function keepBlend() {
+  try {
+    const parts = blend.value.split(';').map((one) => {
+      const [, number = '', name = ''] = /^\s*([\d.,]+)\s+(.+?)\s*$/.exec(one) ?? []
+      if (!name) throw new CodedError('wrong-shape', 'blend', { field: 'The blend', detail: 'parts and name of each, such as “3 Milky contact; 2 Textile glue”, were expected' }) // prettier-ignore
+      const value = parseNumber(number, 'parts', '3').value
+      if (value <= 0) throw new CodedError('not-positive', 'parts', { field: `Parts of ${name}`, got: value })
+      return { name, parts: value }
+    })
+    if (parts.length < 2) throw new CodedError('wrong-shape', 'blend', { field: 'The blend', detail: 'two glues or more were expected, with a semicolon between them' }) // prettier-ignore
+    emit('put', { blend: { parts, batch: batch.value.trim() }, dilution: null }, 'blended by weight')
+    open.value = null
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
+function start(what: 'dilution' | 'blend') {
+  problem.value = ''
+  open.value = open.value === what ? null : what
+  blend.value = props.procedure.blend?.parts.map(({ name, parts }) => `${parts} ${name}`).join('; ') ?? `1 ${props.procedure.name}; 1 ` // prettier-ignore
+  batch.value = props.procedure.blend?.batch ?? ''
+}
+</script>
+
+<template>
+  <div class="mix">
+    <div v-if="mixed" class="recipe">
+      <label class="field"><span>Batch of, g</span><input v-model="grams" class="plain" inputmode="decimal" /></label>
+      <ul class="num">
+        <li v-for="line in lines" :key="line.name">
+          <b>{{ figure(line.grams) }} g</b> {{ line.name }}
+        </li>
+      </ul>
+      <p v-if="procedure.blend?.batch" class="mute small">batch {{ procedure.blend.batch }}</p>
+      <v-btn class="quiet" @click="emit('put', { dilution: null, blend: null }, 'neat')">Use it neat</v-btn>
+    </div>
+    <template v-else>
+      <v-btn v-if="waterBorne" class="quiet" :aria-expanded="open === 'dilution'" @click="start('dilution')"
+        >Dilute with water</v-btn
+      >
+      <v-btn class="quiet" :aria-expanded="open === 'blend'" @click="start('blend')">Blend by weight</v-btn>
+    </template>
+    <form v-if="open === 'dilution'" @submit.prevent="keepDilution">
+      <label class="field"><span>Parts of glue</span><input v-model="glue" class="plain" inputmode="decimal" /></label>
+      <label class="field"
+        ><span>to parts of water</span><input v-model="water" class="plain" inputmode="decimal"
+      /></label>
+      <v-btn class="alt" type="submit">Dilute it</v-btn>
+    </form>
+    <form v-else-if="open === 'blend'" @submit.prevent="keepBlend">
+      <label class="field wide"
+        ><span>Parts by weight, with semicolons between</span
+        ><input v-model="blend" class="plain" placeholder="3 Milky contact; 2 Textile glue"
+      /></label>
+      <label class="field"
+        ><span>Batch</span><input v-model="batch" class="plain" placeholder="24 Nov, first" maxlength="60"
+      /></label>
+      <v-btn class="alt" type="submit">Blend it</v-btn>
+    </form>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  </div>
+</template>
+
+<style scoped>
+.mix,
+.recipe,
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: end;
+}
+.recipe .field,
+form .field {
+  flex: 0 0 110px;
+}
+form .wide {
+  flex: 1 1 240px;
+}
+p {
+  flex-basis: 100%;
+}
+</style>
