@@ -70,6 +70,14 @@ test('a round with three faults is mended by pressing; limits lock at the first 
   await station(page, 'Choose')
   await expect(page.getByText(/pass limit was changed after the first pull, .* from 0.5 to 0.2 MPa/)).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Hunch against result' })).toBeVisible({ timeout: 20_000 })
+
+  // Another round keeps the first one's results where they are, and counts with its scatter.
+  await station(page, 'Plan')
+  await page.getByRole('button', { name: 'Plan another round' }).click()
+  await page.getByText('6 coupons', { exact: true }).click()
+  await expect(page.locator('#why')).toContainText('σ is the scatter of the round before')
+  await page.getByRole('button', { name: 'Plan 6 coupons' }).click()
+  await expect(page.locator('.blocks .tape').first()).toHaveText(/^J1\.2-/)
 })
 
 test('a procedure is varied in one thing, its steps are moved by key, and the difference stands in words', async ({

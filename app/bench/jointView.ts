@@ -51,8 +51,10 @@ export interface JointView {
   b: KnownMaterial | null
   procedures: Procedure[]
   rounds: Round[]
-  /** the latest round */
+  /** the latest round that has coupons */
   round: Round | null
+  /** a round that is being planned and has no coupons yet */
+  draft: Round | null
   /** the arm that is shown: of the latest round the first, unless a page narrows to another */
   arm: Arm | null
   /** of the latest round, in glue order */
@@ -65,7 +67,9 @@ export interface JointView {
 export function viewJoint(bench: BenchStore, joint: Joint, now: number): JointView {
   const procedures = bench.of('procedure', joint.id).sort((x, y) => x.letter.localeCompare(y.letter))
   const rounds = bench.of('round', joint.id).sort((x, y) => x.number - y.number)
-  const round = rounds.at(-1) ?? null
+  const last = rounds.at(-1) ?? null
+  const round = rounds.findLast(({ id }) => bench.of('coupon', id).length > 0) ?? null
+  const draft = last && last !== round ? last : null
   const coupons = round ? bench.of('coupon', round.id).sort((x, y) => x.glueAt - y.glueAt) : []
   const readings = coupons.flatMap((coupon) => bench.of('reading', coupon.id))
   const decision = bench.of('decision', joint.id).sort((x, y) => x.at - y.at).at(-1) ?? null // prettier-ignore
@@ -76,6 +80,7 @@ export function viewJoint(bench: BenchStore, joint: Joint, now: number): JointVi
     procedures,
     rounds,
     round,
+    draft,
     arm: round?.arms[0] ?? null,
     coupons,
     readings,

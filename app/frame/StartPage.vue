@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { armWords } from '../../core/planning/arms'
+import { waitingArms } from '../../core/planning/lookAgain'
 import { insert } from '../../core/records/entry'
 import { nextJointCode, openBrief } from '../../core/records/joint'
 import { showMoney } from '../../core/quantities/money'
@@ -9,7 +11,7 @@ import { newId } from '../bench/ids'
 import { glueName, hatchOf, jointsInOrder, viewJoint } from '../bench/jointView'
 import { needWords, nextStep, stateWords } from '../bench/jointWords'
 import { useBench } from '../bench/store'
-import { countdown, dayName, figure, plural } from '../look/figures'
+import { countdown, dayName, figure, momentName, plural } from '../look/figures'
 import SeamDrawing from '../look/seam/SeamDrawing.vue'
 import { sectionOf } from '../look/seam/geometry'
 import TapeLabel from '../look/TapeLabel.vue'
@@ -23,6 +25,13 @@ const build = computed(() => bench.all('build')[0] ?? null)
 const views = computed(() => jointsInOrder(bench).map((joint) => viewJoint(bench, joint, now.value)))
 const timers = computed(() => runningTimers(bench, now.value))
 const concerns = computed(() => shelfConcerns(bench.all('stock'), bench.all('adhesive'), now.value))
+const waiting = computed(() =>
+  views.value.flatMap((view) =>
+    view.round
+      ? waitingArms(view.round, view.coupons, view.procedures, view.readings).map(({ arm, dueAt }) => ({ key: `${view.joint.id} ${arm.id}`, code: view.joint.code, words: armWords(arm), dueAt, to: { name: 'break', params: { joint: view.joint.id } } })) // prettier-ignore
+      : [],
+  ),
+)
 const due = computed(() => bench.all('houseRule').filter(({ lookAgainOn }) => lookAgainOn !== null && Date.parse(`${lookAgainOn}T00:00`) <= now.value)) // prettier-ignore
 const days = computed(() =>
   build.value?.inServiceBy
@@ -142,8 +151,12 @@ async function askAbout() {
         </li>
       </ol>
       <p v-else class="mute">No clock runs. It starts when a coupon’s glue is put on.</p>
-      <template v-if="due.length">
+      <template v-if="due.length || waiting.length">
         <h2>Look again</h2>
+        <p v-for="one in waiting" :key="one.key">
+          <router-link :to="one.to">{{ one.code }}</router-link> {{ one.words }}:
+          {{ one.dueAt <= now ? 'due now' : momentName(one.dueAt, now) }}.
+        </p>
         <p v-for="rule in due" :key="rule.id">
           <router-link :to="{ name: 'shelf', hash: '#house-rules' }">{{ rule.name }}</router-link>: you wanted to look
           at this rule again on {{ dayName(rule.lookAgainOn!) }}.

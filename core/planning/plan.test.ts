@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
 import { openBrief, type Brief } from '../records/joint'
-import type { Arm, Procedure } from '../records/round'
+import type { Reading } from '../records/reading'
+import type { Arm, Coupon, Procedure, Round } from '../records/round'
 import type { Adhesive } from '../records/shelf'
 import { armOf, armOfPlace, armWords, exposureWords } from './arms'
 import { differences, differenceWords, varied } from './difference'
 import { fairness, faultIds, type FairnessSetting, type PlanDraft } from './fairness'
+import { waitingArms } from './lookAgain'
 import { needsOf, recipe, type NeedOf } from './needs'
 import { usualSteps } from './steps'
 
@@ -92,6 +94,22 @@ describe('arms', () => {
     )
     const words = (['cold', 'wash', 'soak', 'sun', 'flex', 'wait'] as const).map((kind) => exposureWords({ kind, amount: kind === 'cold' ? -15 : 1, hours: 72 })) // prettier-ignore
     expect(words).toEqual(['after 3 days at −15 °C', 'after 1 wash', 'after 1 h under water', 'after 1 day on a sunny sill', 'after 1 flex', 'after 1 week']) // prettier-ignore
+  })
+})
+
+describe('arms that have to wait', () => {
+  const one = procedure('A', 'ca-gel')
+  const weeks = arm('a2', { exposure: { kind: 'wait', amount: 4, hours: 672 } })
+  const round = { id: 'r', joint: 'j', number: 1, arms: [arm('a1'), weeks, arm('a3', { exposure: { kind: 'heat', amount: 50, hours: 2 } })], procedures: ['pA'], blocks: 1, seed: 0, order: 'shuffled', control: null, hunch: null, weights: null, plannedAt: 0 } as Round // prettier-ignore
+  const coupon = (armId: string, closed: number | null): Coupon => ({ id: armId, round: 'r', arm: armId, procedure: 'pA', block: 1, label: 'H1-A1', glueAt: 0, pullAt: 0, size: {}, stamps: closed === null ? [] : [{ step: one.steps.find(({ kind }) => kind === 'close')!.id, at: closed }], deviations: [] }) // prettier-ignore
+  const H = 3_600_000
+  it('are due when cured and exposed: closing + 24 h of cure + four weeks', () => {
+    const due = waitingArms(round, [coupon('a1', 0), coupon('a2', 5 * H), coupon('a3', 0)], [one], [])
+    expect(due).toEqual([{ arm: weeks, dueAt: (5 + 24 + 672) * H }])
+  })
+  it('are none before all is closed, and after the pull', () => {
+    expect(waitingArms(round, [coupon('a2', null)], [one], [])).toEqual([])
+    expect(waitingArms(round, [coupon('a2', 0)], [one], [{ coupon: 'a2' } as Reading])).toEqual([])
   })
 })
 

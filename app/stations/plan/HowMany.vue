@@ -10,13 +10,16 @@ import type { Explanation } from '../../look/why'
 const props = defineProps<{
   round: Round
   glues: number
+  /** σ of ln strength that an earlier round of this joint showed; null: the usual one */
+  scatter: number | null
   /** money and hands-on minutes of the whole round with n of each */
   costOf: (n: number) => { money: string; minutes: number }
 }>()
 const emit = defineEmits<{ change: [patch: Partial<Round>, what: string] }>()
 const RATIO = 1.3
 const counts = [2, 3, 4, 5, 6, 8]
-const chance = (n: number) => chanceToRank(n, RATIO)
+const sigma = computed(() => props.scatter ?? SCATTER_UNTIL_KNOWN)
+const chance = (n: number) => chanceToRank(n, RATIO, sigma.value)
 const couponsFor = (n: number) => props.glues * n * props.round.arms.length
 const gain = computed(() => {
   const { blocks } = props.round
@@ -32,8 +35,12 @@ function why(): Explanation {
     lines: [
       `If one glue is really ${RATIO} times stronger than another, ${n} of each rank the two rightly in ${percent(chance(n))} of such rounds.`,
     ],
-    formula: ['P = Φ(ln r / (σ · √(2/n)))', `= Φ(ln ${RATIO} / (${SCATTER_UNTIL_KNOWN} · √(2/${n})))`, `= ${chance(n).toFixed(3)}`], // prettier-ignore
-    source: [`σ = ${SCATTER_UNTIL_KNOWN} is the usual scatter of home bond tests, taken until this round has its own.`],
+    formula: ['P = Φ(ln r / (σ · √(2/n)))', `= Φ(ln ${RATIO} / (${+sigma.value.toPrecision(3)} · √(2/${n})))`, `= ${chance(n).toFixed(3)}`], // prettier-ignore
+    source: [
+      props.scatter === null
+        ? `σ = ${SCATTER_UNTIL_KNOWN} is the usual scatter of home bond tests, taken until this joint has its own.`
+        : 'σ is the scatter of the round before, median of what its pulls allow.',
+    ],
     change: ['More coupons of each, or less scatter: the same amount, pressure, age and pull.'],
   }
 }

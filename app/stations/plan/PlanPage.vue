@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { fairness, type Fault } from '../../../core/planning/fairness'
 import { needsOf, type NeedOf } from '../../../core/planning/needs'
+import { analyse } from '../../../core/statistics/analyse'
 import { showMoney } from '../../../core/quantities/money'
 import type { Arm, Round } from '../../../core/records/round'
 import { packInUse } from '../../../core/screening/shortlist'
@@ -18,16 +19,35 @@ import NeedsTable from './NeedsTable.vue'
 import WeightsCard from './WeightsCard.vue'
 import PlannedOrder from './PlannedOrder.vue'
 import ProcedureCard from './ProcedureCard.vue'
-import { asPlan, canUnplan, draftRound, editDraft, fairnessSetting, mendDraft, planCoupons } from './planDraft'
+import {
+  asPlan,
+  canUnplan,
+  draftRound,
+  editDraft,
+  ENOUGH_FOR_SCATTER,
+  fairnessSetting,
+  isPlanned,
+  mendDraft,
+  modelReadings,
+  planCoupons,
+} from './planDraft'
 import { toolsFor } from './tools'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
 const now = useNow()
-const planned = computed(() => props.view.coupons.length > 0)
+const planned = computed(() => isPlanned(props.view))
 // The first draft bears the time at which the page was opened, so that it does not change every second.
 const opened = now.value
-const round = computed(() => draftRound(props.view, opened))
+const round = computed(() => (planned.value ? props.view.round! : draftRound(props.view, opened)))
+/** Once pulls of an earlier round are in, its own scatter counts. */
+const scatter = computed(() => {
+  if (planned.value || !props.view.readings.length) return null
+  const model = modelReadings(props.view)
+  return model.length < ENOUGH_FOR_SCATTER
+    ? null
+    : (analyse({ required: null, readings: model }).scatter?.median ?? null)
+})
 const plan = computed(() => asPlan(round.value, props.view.procedures))
 const today = Math.floor(opened / 3_600_000) * 3_600_000
 const faults = computed(() => (planned.value ? [] : fairness(plan.value, fairnessSetting(bench, props.view, today))))
@@ -96,7 +116,7 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
       </section>
 
       <template v-if="!planned">
-        <HowMany :round="round" :glues="view.procedures.length" :cost-of="costOf" @change="edit" />
+        <HowMany :scatter="scatter" :round="round" :glues="view.procedures.length" :cost-of="costOf" @change="edit" />
         <FairnessList :faults="faults" @mend="mend" />
         <NeedsTable :needs="needs" :tools="toolsFor(round.arms, list)" />
       </template>
@@ -104,13 +124,13 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
         :round="round"
         :procedures="view.procedures"
         :code="view.joint.code"
-        :open="view.readings.length === 0"
+        :open="!planned || view.readings.length === 0"
         @seal="(order) => edit({ hunch: { order, at: now } }, 'hunch sealed')"
         @unseal="edit({ hunch: null }, 'hunch taken back')"
       />
       <WeightsCard
         :round="round"
-        :locked="view.readings.length > 0"
+        :locked="planned && view.readings.length > 0"
         @change="(weights) => edit({ weights }, 'what will count')"
       />
       <div v-if="!planned">

@@ -4,7 +4,8 @@ import { armOf, armWords } from '../../../core/planning/arms'
 import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import TapeLabel from '../../look/TapeLabel.vue'
-import { canUnplan, unplan } from './planDraft'
+import { canUnplan, planAnother, unplan } from './planDraft'
+import { stampNow } from '../../bench/clock'
 
 /** The planned coupons in the order of gluing, block by block, and what to print for them. */
 const props = defineProps<{ view: JointView }>()
@@ -41,6 +42,12 @@ const arm = (n: number) => armWords(armOf(props.view.round!, blocks.value.find((
       <v-btn class="go" :to="{ name: 'glue', params: { joint: view.joint.id } }">Start gluing</v-btn>
       <v-btn class="alt" :to="{ name: 'print', params: { joint: view.joint.id } }"
         >Print labels, cut list and bench sheet</v-btn
+      >
+      <v-btn
+        v-if="view.readings.length === view.coupons.length"
+        class="alt"
+        @click="planAnother(bench, view, stampNow())"
+        >Plan another round</v-btn
       >
       <v-btn v-if="canUnplan(view)" class="quiet" @click="unplan(bench, view)">Plan it anew</v-btn>
     </div>

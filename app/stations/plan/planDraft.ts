@@ -6,6 +6,8 @@ import { insert, remove, update, type Change } from '../../../core/records/entry
 import type { Arm, Coupon, Exposure, ExposureKind, Procedure, Round } from '../../../core/records/round'
 import type { Brief } from '../../../core/records/joint'
 import type { CouponSize } from '../../../core/readings/strength'
+import { interpret } from '../../../core/readings/interpret'
+import type { ModelReading } from '../../../core/statistics/data'
 import { testKinds, testsFor, type TestId } from '../../../core/readings/tests'
 import { packAge, packInUse } from '../../../core/screening/shortlist'
 import { newId } from '../../bench/ids'
@@ -44,16 +46,16 @@ export const usualExposure = (kind: ExposureKind, brief: Brief): Exposure =>
     wait: { kind, amount: 4, hours: 672 },
   })[kind]
 
-/** A round that holds no coupons yet is a draft: every change of it is kept, and can be taken back. */
-export const isDraft = (view: JointView): boolean => view.round !== null && view.coupons.length === 0
+/** A round that holds no coupons yet is a draft: every change of it is kept, and can be taken back. Planned is what has them. */
+export const isPlanned = (view: JointView): boolean => view.round !== null && view.draft === null
 
 /** The plan as it stands: the kept draft, or a first one from the brief's loads. */
 export function draftRound(view: JointView, now: number): Round {
-  if (view.round) return view.round
+  if (view.draft) return view.draft
   const { brief } = view.joint
   const arm = newArm(brief, 'a1', testsFor(brief.loads ?? [])[0]!, now)
   const control = view.procedures.find(({ adhesive, anyway }) => adhesive !== null && !anyway)?.id ?? null
-  return { id: '', joint: view.joint.id, number: 1, arms: [arm], procedures: [], blocks: 4, seed: 0, order: 'shuffled', control, hunch: null, weights: null, plannedAt: now } // prettier-ignore
+  return { id: '', joint: view.joint.id, number: (view.round?.number ?? 0) + 1, arms: [arm], procedures: [], blocks: 4, seed: 0, order: 'shuffled', control, hunch: null, weights: null, plannedAt: now } // prettier-ignore
 }
 
 export const asPlan = (round: Round, procedures: readonly Procedure[]): PlanDraft => ({ arms: round.arms, procedures: [...procedures], blocks: round.blocks, order: round.order, control: round.control }) // prettier-ignore
@@ -64,7 +66,9 @@ const kept = (round: Round, patch: Partial<Round>): Change =>
 /** The draft as it stands in the records this moment: a page may be a moment behind them. */
 function freshDraft(bench: Store, view: JointView, shown: Round): Round {
   const rounds = bench.of('round', view.joint.id).sort((x, y) => x.number - y.number)
-  return rounds.at(-1) ?? shown
+  const last = rounds.at(-1)
+  // A fresh draft has no record yet; an older round with coupons is another one.
+  return last && last.number >= shown.number ? last : shown
 }
 
 let turn: Promise<unknown> = Promise.resolve()
@@ -122,6 +126,14 @@ export async function planCoupons(bench: Store, view: JointView, draft: Round, n
   )
 }
 
+/** Another round of the same tests, with new coupons: nothing of the last one is touched. */
+export function planAnother(bench: Store, view: JointView, now: number): Promise<boolean> {
+  const last = view.round!
+  const arms = last.arms.map((arm) => ({ ...arm, passSetAt: arm.passLimit === null ? null : now, lateChanges: [] }))
+  const next: Round = { ...last, id: newId(), number: last.number + 1, arms, procedures: [], hunch: null, weights: last.weights && { ...last.weights, changedLate: null }, plannedAt: now } // prettier-ignore
+  return bench.write(`${view.joint.code}: plan round ${next.number}`, [insert('round', next)], true)
+}
+
 /** A plan nobody has glued yet may be taken apart again; the draft stays. */
 export const canUnplan = (view: JointView): boolean =>
   view.coupons.length > 0 && view.coupons.every((coupon) => coupon.stamps.length === 0) && view.readings.length === 0
@@ -131,6 +143,7 @@ export const unplan = (bench: Store, view: JointView): Promise<boolean> =>
 
 /** The pass limits may move until the first pull of their arm; then they are locked. */
 export const limitLocked = (view: JointView, arm: Arm): boolean => {
+  if (!isPlanned(view)) return false
   const ids = new Set(view.coupons.filter((coupon) => coupon.arm === arm.id).map(({ id }) => id))
   return view.readings.some(({ coupon }) => ids.has(coupon))
 }
@@ -143,6 +156,22 @@ export function setLimit(bench: Store, view: JointView, shown: Round, arm: Arm, 
   const what = `pass limit ${passLimit === null ? 'taken away' : `${passLimit} ${unit}`}${late ? ', after the first pull' : ''}`
   return editDraft(bench, view, shown, ({ arms }) => ({ arms: arms.map((one) => (one.id === arm.id ? changed(one) : one)) }), what)
 } // prettier-ignore
+
+/** From so many pulls on a round's own scatter says more than the usual one. */
+export const ENOUGH_FOR_SCATTER = 6
+
+/** The dry pulls of the round's first arm, as the model takes them. */
+export function modelReadings(view: JointView): ModelReading[] {
+  const arm = view.round?.arms.find(({ exposure, test }) => exposure === null && testKinds[test].force !== null)
+  if (!arm) return []
+  const coupons = new Map(view.coupons.filter((coupon) => coupon.arm === arm.id).map((coupon) => [coupon.id, coupon.procedure])) // prettier-ignore
+  return view.readings.flatMap((reading): ModelReading[] => {
+    const procedure = coupons.get(reading.coupon)
+    if (!procedure) return []
+    const { datum } = interpret(reading, arm.test)
+    return datum.kind === 'leftOut' ? [] : [{ procedure, ...datum }]
+  })
+}
 
 const DAY = 86_400_000
 /** What the fairness check takes into account beside the plan. */
