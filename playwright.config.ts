@@ -8,6 +8,8 @@ export default defineConfig({
   workers: 2,
   // A slow shared machine may stall one test; a second failure is a real one. Locally none is repeated.
   retries: process.env['CI'] ? 1 : 0,
+  // A shared machine may be slow for minutes; what never comes fails all the same.
+  expect: { timeout: process.env['CI'] ? 20_000 : 8_000 },
   fullyParallel: true,
   reporter: [['list'], ['json', { outputFile: '.cache/e2e.json' }]],
   outputDir: 'test-results',

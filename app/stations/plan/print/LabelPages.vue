@@ -25,6 +25,8 @@ function qrPath(text: string): { d: string; size: number } {
   for (let y = 0; y < size; y++) for (let x = 0; x < size; x++) if (modules.get(y, x)) d += `M${x} ${y}h1v1h-1z`
   return { d, size }
 }
+/** Each code is worked out once, whatever sheet it is laid on. */
+const codes = computed(() => new Map(inOrder.value.map(({ label }) => [label, qrPath(label)])))
 const tall = computed(() => sheet.value.heightMm)
 </script>
 
@@ -59,9 +61,9 @@ const tall = computed(() => sheet.value.heightMm)
             :y="1.5"
             :width="tall - 3 > 18 ? 18 : tall - 3"
             :height="tall - 3 > 18 ? 18 : tall - 3"
-            :viewBox="`0 0 ${qrPath(label.label).size} ${qrPath(label.label).size}`"
+            :viewBox="`0 0 ${codes.get(label.label)!.size} ${codes.get(label.label)!.size}`"
           >
-            <path :d="qrPath(label.label).d" />
+            <path :d="codes.get(label.label)!.d" />
           </svg>
           <text class="code" :x="Math.min(tall - 3, 18) + 4" y="8" :data-label="label.label">{{ label.label }}</text>
           <text class="name" :x="Math.min(tall - 3, 18) + 4" y="12.4">{{ nameOf(label).slice(0, 30) }}</text>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useNow } from '../../../bench/clock'
 import { useJoint } from '../../../bench/jointView'
 import { plural } from '../../../look/figures'
@@ -17,6 +17,16 @@ const view = useJoint(
 const kinds = { labels: 'Labels', cut: 'Cut list', sheet: 'Bench sheet' } as const
 const shown = ref<keyof typeof kinds>('labels')
 const ready = computed(() => view.value?.round && view.value.coupons.length > 0)
+/** Many pages take a moment to lay out: the page says so first, and then does it. */
+const laidOut = ref(false)
+watch(
+  shown,
+  () => {
+    laidOut.value = false
+    requestAnimationFrame(() => requestAnimationFrame(() => (laidOut.value = true)))
+  },
+  { immediate: true },
+)
 const printIt = () => window.print()
 </script>
 
@@ -39,6 +49,9 @@ const printIt = () => window.print()
       </div>
     </header>
     <p v-if="!view || !ready">No coupon is planned yet: plan the round first, then its sheets can be printed.</p>
+    <p v-else-if="!laidOut" class="laying" role="status">
+      <progress aria-label="Laying out the pages" /> Laying out {{ plural(view.coupons.length, 'coupon') }}…
+    </p>
     <template v-else>
       <LabelPages v-if="shown === 'labels'" :view="view" />
       <CutSheets v-else-if="shown === 'cut'" :view="view" />
