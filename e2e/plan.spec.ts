@@ -130,18 +130,12 @@ test('a full plan is made, changed and printed: six procedures, three tests, two
 }) => {
   await openBench(page)
   await drafted(page, ['ca-gel', 'hotmelt-high', 'pu-clear', 'epoxy-slow', 'mma', 'contact-solvent'])
-  const slow: number[] = []
-  const timed = async (act: () => Promise<void>) => {
-    const from = Date.now()
-    await act()
-    slow.push(Date.now() - from)
-  }
   const add = async (after: string) => {
     await page.getByLabel(/^after/).selectOption(after)
     await page.getByRole('button', { name: 'Add this test' }).click()
   }
-  await timed(() => add('heat'))
-  await timed(() => add('cold'))
+  await add('heat')
+  await add('cold')
   await expect(page.locator('[data-arm]')).toHaveCount(3)
   await page.getByRole('radio', { name: /^5 of each/ }).check({ force: true })
   await page.getByRole('button', { name: 'Plan 90 coupons' }).click()

@@ -1,14 +1,12 @@
+import { figureOf } from '../../core/quantities/figure'
+
 /** How numbers are shown: three significant figures, units small and always there (interface.md, "Look"). */
 
 /** Three significant figures without exponent or trailing zeros that claim more: 0.678, 12.3, 118, 1250. */
 export function figure(value: number): string {
   if (!Number.isFinite(value)) return '–'
-  if (value === 0) return '0'
   const size = Math.abs(value)
-  if (size >= 100) return value.toFixed(0)
-  if (size >= 10) return value.toFixed(1)
-  if (size >= 1) return value.toFixed(2)
-  return size >= 1e-5 ? value.toPrecision(2).replace(/^(-?0\.0*\d)$/, '$1') : value.toExponential(1)
+  return size > 0 && size < 1e-5 ? value.toExponential(1) : figureOf(value)
 }
 
 export const percent = (share: number): string =>
