@@ -1,12 +1,13 @@
 import vue from '@vitejs/plugin-vue'
+import vuetify from 'vite-plugin-vuetify'
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
-  plugins: [vue()],
+  plugins: [vue(), vuetify()],
   test: {
     include: ['{core,cli,demo,app,server}/**/*.test.ts'],
     testTimeout: 60_000,
     // Its main file is no module that Node can name the exports of; the build takes the other one, and so do the tests.
-    server: { deps: { inline: ['maxrects-packer'] } },
+    server: { deps: { inline: ['maxrects-packer', 'vuetify'] } },
   },
 })

@@ -1,78 +1,76 @@
-import { createRouter, createWebHistory } from 'vue-router'
+import { createRouter, createWebHistory, type RouteRecordRaw } from 'vue-router'
 import StartPage from './frame/StartPage.vue'
 
 /** Stations load when they are first entered; the start page comes with the app. */
-export const router = createRouter({
-  history: createWebHistory(),
-  scrollBehavior: () => ({ top: 0 }),
-  routes: [
-    { path: '/', name: 'start', component: StartPage, meta: { title: 'The build at a glance' } },
-    {
-      path: '/joint/:joint',
-      component: () => import('./stations/JointFrame.vue'),
-      props: true,
-      children: [
-        { path: '', redirect: { name: 'ask' } },
-        { path: 'ask', name: 'ask', component: () => import('./stations/ask/AskPage.vue'), meta: { title: 'Ask' } },
-        {
-          path: 'shortlist',
-          name: 'shortlist',
-          component: () => import('./stations/shortlist/ShortlistPage.vue'),
-          meta: { title: 'Shortlist' },
-        },
-        {
-          path: 'plan',
-          name: 'plan',
-          component: () => import('./stations/plan/PlanPage.vue'),
-          meta: { title: 'Plan' },
-        },
-        {
-          path: 'glue',
-          name: 'glue',
-          component: () => import('./stations/glue/GluePage.vue'),
-          meta: { title: 'Glue' },
-        },
-        {
-          path: 'break',
-          name: 'break',
-          component: () => import('./stations/break/BreakPage.vue'),
-          meta: { title: 'Break' },
-        },
-        {
-          path: 'choose',
-          name: 'choose',
-          component: () => import('./stations/choose/ChoosePage.vue'),
-          meta: { title: 'Choose' },
-        },
-      ],
-    },
-    {
-      path: '/joint/:joint/card',
-      name: 'card',
-      component: () => import('./stations/choose/CardPage.vue'),
-      props: true,
-      meta: { title: 'Procedure card' },
-    },
-    {
-      path: '/joint/:joint/print',
-      name: 'print',
-      component: () => import('./stations/plan/print/PrintPage.vue'),
-      props: true,
-      meta: { title: 'Print for the bench' },
-    },
-    { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
-    {
-      path: '/benches',
-      name: 'benches',
-      component: () => import('./frame/BenchesPage.vue'),
-      meta: { title: 'Benches' },
-    },
-    {
-      path: '/history',
-      name: 'history',
-      component: () => import('./frame/HistoryPage.vue'),
-      meta: { title: 'History' },
-    },
-    { path: '/:rest(.*)*', name: 'lost', component: () => import('./frame/LostPage.vue'), meta: { title: 'Not here' } },
-  ],
-})
+export const routes: RouteRecordRaw[] = [
+  { path: '/', name: 'start', component: StartPage, meta: { title: 'The build at a glance' } },
+  {
+    path: '/joint/:joint',
+    component: () => import('./stations/JointFrame.vue'),
+    props: true,
+    children: [
+      { path: '', redirect: { name: 'ask' } },
+      { path: 'ask', name: 'ask', component: () => import('./stations/ask/AskPage.vue'), meta: { title: 'Ask' } },
+      {
+        path: 'shortlist',
+        name: 'shortlist',
+        component: () => import('./stations/shortlist/ShortlistPage.vue'),
+        meta: { title: 'Shortlist' },
+      },
+      {
+        path: 'plan',
+        name: 'plan',
+        component: () => import('./stations/plan/PlanPage.vue'),
+        meta: { title: 'Plan' },
+      },
+      {
+        path: 'glue',
+        name: 'glue',
+        component: () => import('./stations/glue/GluePage.vue'),
+        meta: { title: 'Glue' },
+      },
+      {
+        path: 'break',
+        name: 'break',
+        component: () => import('./stations/break/BreakPage.vue'),
+        meta: { title: 'Break' },
+      },
+      {
+        path: 'choose',
+        name: 'choose',
+        component: () => import('./stations/choose/ChoosePage.vue'),
+        meta: { title: 'Choose' },
+      },
+    ],
+  },
+  {
+    path: '/joint/:joint/card',
+    name: 'card',
+    component: () => import('./stations/choose/CardPage.vue'),
+    props: true,
+    meta: { title: 'Procedure card' },
+  },
+  {
+    path: '/joint/:joint/print',
+    name: 'print',
+    component: () => import('./stations/plan/print/PrintPage.vue'),
+    props: true,
+    meta: { title: 'Print for the bench' },
+  },
+  { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
+  {
+    path: '/benches',
+    name: 'benches',
+    component: () => import('./frame/BenchesPage.vue'),
+    meta: { title: 'Benches' },
+  },
+  {
+    path: '/history',
+    name: 'history',
+    component: () => import('./frame/HistoryPage.vue'),
+    meta: { title: 'History' },
+  },
+  { path: '/:rest(.*)*', name: 'lost', component: () => import('./frame/LostPage.vue'), meta: { title: 'Not here' } },
+]
+
+export const router = createRouter({ history: createWebHistory(), scrollBehavior: () => ({ top: 0 }), routes })

@@ -23,6 +23,13 @@ export type ErrorCode =
   | 'newer-version'
   | 'damaged'
   | 'conflict'
+  | 'taken'
+  | 'points-nowhere'
+  | 'still-used'
+  | 'bench-gone'
+  | 'bench-damaged'
+  | 'no-load'
+  | 'rest-not-read'
   | 'unknown-verb'
 
 export class CodedError extends Error {

@@ -1,4 +1,5 @@
 import { CodedError, type ErrorCode } from './errors'
+import { digitsOf } from './quantities/figure'
 
 /** The sentence for each code: what was expected and what to do. `{x}` stands for a fact of the error. */
 const sentences: Record<ErrorCode, string> = {
@@ -24,6 +25,13 @@ const sentences: Record<ErrorCode, string> = {
     'This bench file has version {got}; this app knows up to {known}. Update the app first. The file was left untouched.',
   damaged: 'The bench file is damaged at {field}: {detail}. Nothing was read in.',
   conflict: '{field} was changed elsewhere in the meantime. Nothing was written; look again and repeat the change.',
+  taken: '{field}. Nothing was written.',
+  'points-nowhere': '{field} needs {to}, which is no longer there. Nothing was written.',
+  'still-used': '{field} is still used by {by}. Nothing was written.',
+  'bench-gone': 'This bench is no longer kept here: {detail}',
+  'bench-damaged': 'This bench cannot be read whole: {detail}',
+  'no-load': 'A load of 0 is no strength: say “came apart in handling”, or give what the scale said.',
+  'rest-not-read': 'Expected a number such as {example}; “{rest}” in “{got}” was not understood.',
   'unknown-verb': 'There is no verb “{got}”. Known: {known}.',
 }
 
@@ -31,6 +39,10 @@ const sentences: Record<ErrorCode, string> = {
 export function sayError(error: unknown): string {
   if (!(error instanceof CodedError)) return error instanceof Error ? error.message : String(error)
   return sentences[error.code].replace(/\{(\w+)\}/g, (_, key: string) =>
-    key === 'field' && error.facts['field'] === undefined ? error.path || 'The input' : String(error.facts[key] ?? '?'),
+    key === 'field' && error.facts['field'] === undefined
+      ? error.path || 'The input'
+      : typeof error.facts[key] === 'number'
+        ? digitsOf(error.facts[key])
+        : String(error.facts[key] ?? '?'),
   )
 }

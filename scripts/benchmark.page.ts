@@ -20,7 +20,8 @@ import { shortlist } from '../core/screening/shortlist'
 import { situationOf } from '../core/screening/situation'
 import { newId } from '../app/bench/ids'
 import { Ledger } from '../app/bench/ledger'
-import { browserStorage, dropBrowserStorage } from '../app/bench/storage'
+import { browserCells, dropDatabase } from '../app/bench/browserCells'
+import { BenchStorage } from '../app/bench/storage'
 import { benchWorker } from '../app/workers/client'
 
 const say = (text: string) => console.log(text)
@@ -30,7 +31,7 @@ async function timed(run: () => unknown): Promise<number> {
   await run()
   return performance.now() - start
 }
-const plain = { now: () => Date.now(), newId, exclusive: <T>(work: () => Promise<T>) => work(), announce: () => {} }
+const plain = { now: () => Date.now(), newId, announce: () => {} }
 
 async function analysis() {
   const random = seededRandom(12)
@@ -74,7 +75,7 @@ function benchOf(count: number): Tables {
   }))
   const procedure = (i: number) => ({ id: `p${i}`, joint: `j${i % 20}`, letter: 'ABCDEFGHIJ'[Math.floor(i / 20)]!, name: `Glue ${i}`, family: 'ca-gel', adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: [] }) // prettier-ignore
   const coupon = (i: number) => ({ id: `c${i}`, round: `r${i % 20}`, arm: 'a1', procedure: `p${i % 200}`, block: 1, label: `B1-A${i + 1}`, glueAt: i, pullAt: i, size: {}, stamps: [], deviations: [] }) // prettier-ignore
-  return { ...noTables(), bench: [emptyBench('x', 'Big', 0)], build: [{ id: 'b', name: 'Big', inServiceBy: null, budget: null, what: '' }], joint: joints, procedure: Array.from({ length: 200 }, (_, i) => procedure(i)), coupon: Array.from({ length: count }, (_, i) => coupon(i)), reading: Array.from({ length: count }, (_, i) => reading(i)) } // prettier-ignore
+  return { ...noTables(), bench: [emptyBench('x', 'Big', 0)], build: [{ id: 'b', name: 'Big', inServiceBy: null, budget: null, what: '' }], joint: joints, procedure: Array.from({ length: 200 }, (_, i) => procedure(i)), coupon: Array.from({ length: count + 160 }, (_, i) => coupon(i)), reading: Array.from({ length: count }, (_, i) => reading(i)) } // prettier-ignore
 }
 
 async function saving() {
@@ -83,19 +84,22 @@ async function saving() {
   let openSmall = 0
   for (const count of [10, 10_000]) {
     const id = `benchmark-${count}-${newId()}`
-    await new Ledger(browserStorage(id), plain).start(benchOf(count))
-    const ledger = new Ledger(browserStorage(id), plain)
+    const storage = new BenchStorage(browserCells(id, 'ledger', true))
+    await new Ledger(storage, plain).start(benchOf(count))
+    const ledger = new Ledger(storage, plain)
     const took = await timed(() => ledger.open())
     if (count === 10) openSmall = took
     else open = took
     const one = ledger.records.all('reading')[0]!
+    const pull = (reading: string, coupon: number): Reading => ({ ...one, id: reading, coupon: `c${coupon}` })
     // The first writes warm the database up.
-    for (let i = 0; i < 40; i++) await ledger.commit('Pull', [insert('reading', { ...one, id: `warm${i}` })])
+    for (let i = 0; i < 40; i++) await ledger.commit('Pull', [insert('reading', pull(`warm${i}`, count + i))])
     const times: number[] = []
     for (let i = 0; i < 120; i++)
-      times.push(await timed(() => ledger.commit('Pull', [insert('reading', { ...one, id: `new${i}` })])))
+      times.push(await timed(() => ledger.commit('Pull', [insert('reading', pull(`new${i}`, count + 40 + i))])))
     perSave.push(median(times))
-    await dropBrowserStorage(id)
+    storage.close()
+    await dropDatabase(id)
   }
   say(
     `saving one reading: at 10,000 readings ${(perSave[1]! / perSave[0]!).toFixed(2)} times the time at 10 (wanted: below 1.5)`,

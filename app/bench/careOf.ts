@@ -1,3 +1,4 @@
+import type { WetGlue } from '../../core/care/heat'
 import { careFor, type Care } from '../../core/care/care'
 import { situationOf } from '../../core/screening/situation'
 import type { Procedure } from '../../core/records/round'
@@ -13,5 +14,8 @@ export const careOf = (bench: ReturnType<typeof useBench>, view: JointView, proc
     }),
   )
 
-/** The lines shown before a step is started. */
-export const cautionLines = ({ hazards, combined }: Care): string[] => [...hazards.map(({ show }) => show), ...combined]
+/** What decides whether heat may meet the wet film of a procedure. */
+export function wetGlueOf(bench: ReturnType<typeof useBench>, view: JointView, procedure: Procedure): WetGlue {
+  const { waitMinS } = familyTimes(bench, procedure)
+  return { waitMinS, hazards: careOf(bench, view, procedure).hazards.map(({ id }) => id) }
+}

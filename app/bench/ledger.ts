@@ -1,8 +1,12 @@
 import { CodedError } from '../../core/errors'
-import { checkEntry, reversed, undoStacks, type Change, type Entry } from '../../core/records/entry'
+import { sayError } from '../../core/messages'
+import { checkEntry } from '../../core/records/check'
+import { reversed, undoStacks, type Change, type Entry } from '../../core/records/entry'
+import { isTwin } from '../../core/records/twins'
 import { tableNames, type TableName, type Tables } from '../../core/records/tables'
 import { BenchRecords } from './records'
-import type { BenchStorage, Head } from './storage'
+import { replay, type Mending } from './replay'
+import type { BenchStorage, Placed } from './storage'
 
 /** How writing goes: what the screen says of it. */
 export interface SaveState {
@@ -12,13 +16,15 @@ export interface SaveState {
   waiting: number
   /** why the last write failed; null when all is well */
   failure: string | null
+  /** the bench itself is no longer kept: removed, reset, or lost */
+  gone: boolean
+  /** entries from memory that no longer fit what another tab stored meanwhile */
+  stranded: readonly Entry[]
 }
 
 export interface LedgerTools {
   now: () => number
   newId: () => string
-  /** runs one at a time among all tabs that have this bench open */
-  exclusive: <T>(work: () => Promise<T>) => Promise<T>
   /** tells the other tabs that there is a new entry */
   announce: () => void
 }
@@ -27,20 +33,27 @@ export interface LedgerTools {
 const plain = (changes: Change[]): Change[] => JSON.parse(JSON.stringify(changes)) as Change[]
 
 /** Entries that are kept in memory for undo, and read again at the start. */
-const UNDO_DEPTH = 100
+export const UNDO_DEPTH = 100
 /** Entries after which the tables are rewritten behind the entries. */
 export const FOLD_AFTER = 400
 
 /**
- * Every write is one entry, stored in one write and then applied (architecture.md, "Records and the ledger"). Tables are
- * rewritten behind it now and then; on start, entries not yet folded in are replayed.
+ * Every write is one entry, stored in one transaction and then applied (architecture.md, "Records and the ledger"). Tables
+ * are rewritten behind it now and then; on start, entries not yet folded in are replayed. What the ledger does, it does one
+ * after the other; tabs are kept apart by the storage's transactions.
  */
 export class Ledger {
   readonly records = new BenchRecords()
-  readonly save: SaveState = { stored: 0, waiting: 0, failure: null }
-  private head: Head = { through: 0, generations: {} }
+  readonly save: SaveState = { stored: 0, waiting: 0, failure: null, gone: false, stranded: [] }
+  /** what was put in order at opening; null when the log was whole */
+  mended: Mending | null = null
+  /** the last place that is folded in, as far as this tab knows */
+  private folded = 0
+  private token = ''
   private seq = 0
   private recent: Entry[] = []
+  /** how many entries were ever applied here: what a press had seen is told from what came after it */
+  private seen = 0
   /** written here but not yet stored: a failed write keeps them */
   private unsaved: Entry[] = []
   private queue: Promise<unknown> = Promise.resolve()
@@ -52,65 +65,86 @@ export class Ledger {
     private readonly onChange: (touched: ReadonlySet<TableName>) => void = () => {},
   ) {}
 
-  /** Reads the tables and replays what is not folded in. @throws when the storage is blocked */
+  /** Reads the tables and replays what is not folded in. @throws CodedError bench-gone, bench-damaged; when storage is blocked */
   async open(): Promise<void> {
-    const head = await this.storage.readHead()
-    if (head) {
-      this.head = head
-      this.seq = head.through
-      const rows = await Promise.all(
-        tableNames.map((name) =>
-          head.generations[name] === undefined ? null : this.storage.readTable(name, head.generations[name]!),
-        ),
-      )
-      this.records.load(Object.fromEntries(tableNames.map((name, i) => [name, rows[i] ?? []])) as unknown as Tables)
-      const from = Math.max(1, head.through - UNDO_DEPTH + 1)
-      const folded = await Promise.all(
-        Array.from({ length: head.through - from + 1 }, (_, i) => this.storage.readEntry(from + i)),
-      )
-      this.recent = folded.filter((entry) => entry !== null)
+    for (;;) {
+      const snapshot = await this.storage.read(UNDO_DEPTH, this.tools.newId())
+      const { head, tables, folded, pending } = snapshot
+      this.token = head.token
+      this.records.load(tables)
+      const { fitting, aside, mending } = replay(this.records, head.through, pending)
+      if (mending && !(await this.storage.mend(head.token, pending, fitting, aside))) continue
+      this.mended = mending
+      this.folded = head.through
+      this.seq = head.through + fitting.length
+      this.recent = [...folded.map(({ entry }) => entry), ...fitting]
+      break
     }
-    await this.catchUp()
     this.onChange(new Set(tableNames))
   }
 
   /** The first content of a new bench, stored whole before the bench is listed anywhere. */
-  async start(tables: Tables): Promise<void> {
-    const filled = tableNames.filter((name) => tables[name].length > 0)
-    await Promise.all(filled.map((name) => this.storage.writeTable(name, 1, tables[name])))
-    await this.storage.writeHead({ through: 0, generations: Object.fromEntries(filled.map((name) => [name, 1])) })
+  start(tables: Tables): Promise<void> {
+    return this.storage.create(tables, this.tools.newId())
+  }
+
+  close(): void {
+    this.storage.close()
   }
 
   /** Entries of other tabs that this one has not seen. */
-  async catchUp(): Promise<void> {
-    const touched = new Set<TableName>()
-    for (let more = true; more;) {
-      const batch = await Promise.all(Array.from({ length: 32 }, (_, i) => this.storage.readEntry(this.seq + 1 + i)))
-      const end = batch.findIndex((entry) => entry === null)
-      more = end < 0
-      for (const entry of batch.slice(0, end < 0 ? batch.length : end) as Entry[]) {
-        this.seq++
-        this.applied(entry)
-        entry.changes.forEach((change) => touched.add(change.table))
+  catchUp(): Promise<void> {
+    return this.inTurn(async () => {
+      if (this.unsaved.length > 0) return void (await this.storeUnsaved())
+      try {
+        this.take(await this.storage.news(this.seq, this.token))
+      } catch (error) {
+        // A hiccup in reading: the next write, or the next news, tries again.
+        if (error instanceof CodedError) this.failed(error)
       }
-    }
-    if (touched.size) this.onChange(touched)
+    })
   }
 
   /**
    * One write: checked, stored, applied, in this order. A failed store keeps the entry in memory, shows the failure and is
-   * tried again with the next write or by retry().
-   * @throws CodedError wrong-shape, conflict: nothing was written
+   * tried again with the next write or by retry(). The same press twice, here or in two tabs, is one entry: the first.
+   * @returns the entry that stands
+   * @throws CodedError wrong-shape, conflict, taken, points-nowhere, still-used: nothing was written
    */
   commit(label: string, changes: Change[], kind: Entry['kind'] = 'edit', of: string | null = null): Promise<Entry> {
     const entry: Entry = { id: this.tools.newId(), at: this.tools.now(), label, kind, of, changes: plain(changes) }
+    const { seen } = this
     return this.inTurn(async () => {
-      await this.catchUpIfStored()
-      checkEntry(entry, (table, id) => this.records.get(table, id))
-      this.unsaved.push(entry)
-      await this.storeUnsaved()
+      let twin: Entry | undefined
+      const check = () => {
+        twin = this.since(seen).find((other) => isTwin(entry, other))
+        if (!twin) checkEntry(entry, this.records)
+        return twin ? [] : [entry]
+      }
+      if (this.unsaved.length > 0) {
+        if (check().length) this.keep(entry)
+        await this.storeUnsaved()
+        return twin ?? entry
+      }
+      try {
+        await this.storage.append(this.seq, this.token, (news) => {
+          this.take(news)
+          return check()
+        })
+      } catch (error) {
+        if (error instanceof CodedError && error.code !== 'bench-gone' && error.code !== 'bench-damaged') throw error
+        // The check may not have been reached: what is not even readable is still checked against what stands here.
+        if (check().length) this.keep(entry)
+        this.failed(error)
+        return twin ?? entry
+      }
+      if (twin) return twin
+      this.seq++
+      this.save.stored++
+      this.save.failure = null
       this.applied(entry)
-      this.onChange(new Set(entry.changes.map((change) => change.table)))
+      this.tools.announce()
+      this.changed([entry])
       return entry
     })
   }
@@ -144,75 +178,117 @@ export class Ledger {
   /** Tries to store what could not be stored. @returns whether all is stored now */
   retry(): Promise<boolean> {
     return this.inTurn(async () => {
-      await this.catchUpIfStored()
       await this.storeUnsaved()
-      this.onChange(new Set())
       return this.unsaved.length === 0
     })
   }
 
-  get needsFolding(): boolean {
-    return this.seq - this.head.through >= FOLD_AFTER && this.unsaved.length === 0
+  /** The maker has seen what no longer fits, and lets it go. */
+  letGo(): void {
+    this.save.stranded = []
+    this.onChange(new Set())
   }
 
-  /** Rewrites the tables behind the entries. A crash at any point leaves the old head, or the new one, whole. */
+  get needsFolding(): boolean {
+    return this.seq - this.folded >= FOLD_AFTER && this.unsaved.length === 0 && !this.save.gone
+  }
+
+  /** Rewrites the tables behind the entries. A crash at any point leaves the old state, or the new one, whole. */
   fold(): Promise<void> {
     return this.inTurn(async () => {
-      await this.catchUp()
-      const stored = (await this.storage.readHead()) ?? this.head
-      if (stored.through >= this.seq) return void (this.head = stored)
-      const touched = new Set<TableName>()
-      for (let seq = stored.through + 1; seq <= this.seq; seq++)
-        (await this.storage.readEntry(seq))?.changes.forEach((change) => touched.add(change.table))
-      const generations = { ...stored.generations }
-      for (const table of touched) {
-        generations[table] = (stored.generations[table] ?? 0) + 1
-        await this.storage.writeTable(table, generations[table], this.records.all(table))
+      if (this.unsaved.length > 0) return
+      try {
+        this.folded = await this.storage.fold(this.seq, this.token, (news) => {
+          this.take(news)
+          return (table) => this.records.all(table)
+        })
+      } catch (error) {
+        // All entries are stored: a table that found no room is tried again after as many more.
+        this.folded = this.seq
+        if (error instanceof CodedError) this.failed(error)
       }
-      await this.storage.writeHead({ through: this.seq, generations })
-      this.head = { through: this.seq, generations }
-      for (const table of touched)
-        if (stored.generations[table] !== undefined) await this.storage.dropTable(table, stored.generations[table])
     })
+  }
+
+  /** Applies what other tabs stored. */
+  private take(news: readonly Placed[]): void {
+    if (!news.length) return
+    for (const { entry } of news) this.applied(entry)
+    this.seq = news.at(-1)!.seq
+    this.changed(news.map(({ entry }) => entry))
+  }
+
+  private since(seen: number): Entry[] {
+    return this.seen > seen ? this.recent.slice(-(this.seen - seen)) : []
+  }
+
+  private keep(entry: Entry): void {
+    this.unsaved.push(entry)
+    this.save.waiting = this.unsaved.length
+    this.applied(entry)
+    this.changed([entry])
   }
 
   private applied(entry: Entry): void {
     this.records.apply(entry.changes)
     this.recent.push(entry)
+    this.seen++
     if (this.recent.length > 2 * UNDO_DEPTH) this.recent = this.recent.slice(-UNDO_DEPTH)
   }
 
-  /** While entries wait in memory the stored ones of other tabs must not slip in between. */
-  private async catchUpIfStored(): Promise<void> {
-    if (this.unsaved.length > 0) return
-    try {
-      await this.catchUp()
-    } catch {
-      // Reading failed: the write that follows will say so.
-    }
+  private changed(entries: readonly Entry[]): void {
+    this.onChange(new Set(entries.flatMap(({ changes }) => changes.map(({ table }) => table))))
+  }
+
+  private failed(error: unknown): void {
+    this.save.gone ||= error instanceof CodedError && error.code === 'bench-gone'
+    this.save.failure = sayError(error)
+    this.onChange(new Set())
   }
 
   private async storeUnsaved(): Promise<void> {
+    let count = 0
     try {
-      while (this.unsaved.length > 0) {
-        if ((await this.storage.readEntry(this.seq + 1)) !== null)
-          throw new CodedError('conflict', '', { field: 'The bench' })
-        await this.storage.writeEntry(this.seq + 1, this.unsaved[0]!)
-        this.seq++
-        this.unsaved.shift()
-        this.save.stored++
-      }
-      this.save.failure = null
-      this.tools.announce()
+      await this.storage.append(this.seq, this.token, (news) => {
+        this.putBehind(news)
+        count = this.unsaved.length
+        return this.unsaved
+      })
     } catch (error) {
-      this.save.failure = error instanceof Error ? error.message || error.name : String(error)
+      return this.failed(error)
+    }
+    this.unsaved = []
+    this.seq += count
+    this.save.stored += count
+    this.save.waiting = 0
+    this.save.failure = null
+    if (count) this.tools.announce()
+    this.onChange(new Set())
+  }
+
+  /** What waits in memory comes behind what other tabs stored meanwhile; what no longer fits there is kept as stranded. */
+  private putBehind(news: readonly Placed[]): void {
+    if (!news.length) return
+    const waiting = this.unsaved
+    for (const entry of [...waiting].reverse()) this.records.apply(reversed(entry.changes))
+    this.recent = this.recent.filter((entry) => !waiting.includes(entry))
+    this.take(news)
+    this.unsaved = []
+    for (const entry of waiting) {
+      try {
+        checkEntry(entry, this.records)
+        this.keep(entry)
+      } catch {
+        this.save.stranded = [...this.save.stranded, entry]
+        this.changed([entry])
+      }
     }
     this.save.waiting = this.unsaved.length
   }
 
-  /** One piece of work after the other in this tab, and one tab at a time. */
+  /** One piece of work after the other. */
   private inTurn<T>(work: () => Promise<T>): Promise<T> {
-    const result = this.queue.then(() => this.tools.exclusive(work))
+    const result = this.queue.then(work)
     this.queue = result.catch(() => {})
     return result
   }

@@ -1,10 +1,11 @@
-import localforage from 'localforage'
 import { emptyBench } from '../../core/records/bench'
 import { noTables, type Tables } from '../../core/records/tables'
+import { browserCells, databaseNames, dropDatabase } from './browserCells'
+import type { Cells } from './cells'
 import { now } from './clock'
 import { newId } from './ids'
-import { Ledger } from './ledger'
-import { browserStorage, dropBrowserStorage } from './storage'
+import { dropCopies } from './secondCopy'
+import { BenchStorage } from './storage'
 
 /** The benches that this browser keeps. One is open at a time in a tab. */
 export interface BenchListing {
@@ -14,34 +15,56 @@ export interface BenchListing {
   openedAt: number
 }
 
+/** A bench that was taken out on purpose: other tabs that still show it say so, and what is left of it is cleared away. */
+export interface Departed {
+  id: string
+  name: string
+  /** the bench that stands in its place since it was reset */
+  replacedBy: string | null
+}
+
 interface Index {
   benches: BenchListing[]
+  departed: Departed[]
   /** the maker took the demo bench away: it does not come back by itself */
   demoRemoved: boolean
 }
 
-const store = localforage.createInstance({
-  name: 'paste-bench-index',
-  storeName: 'index',
-  driver: localforage.INDEXEDDB,
-})
+const PREFIX = 'paste-bench-'
+const INDEX = `${PREFIX}index`
 const OPEN_KEY = 'paste-bench-open'
+/** Departed benches that are remembered: long enough for every tab that may still show one. */
+const DEPARTED_KEPT = 50
 
-const read = async (): Promise<Index> => (await store.getItem<Index>('index')) ?? { benches: [], demoRemoved: false }
+let shelf: Cells | null = null
+const cells = () => (shelf ??= browserCells(INDEX, 'index', true, () => (shelf = null)))
 
-async function change(edit: (index: Index) => void): Promise<Index> {
-  const work = async () => {
-    const index = await read()
+const asIndex = (found: unknown): Index => ({
+  benches: [],
+  departed: [],
+  demoRemoved: false,
+  ...(found as Partial<Index> | null),
+})
+const read = (): Promise<Index> => cells().run('read', async (turn) => asIndex(await turn.get('index')))
+
+/** Read and written in one transaction: two tabs never undo each other's listing. */
+const change = (edit: (index: Index) => void): Promise<Index> =>
+  cells().run('write', async (turn) => {
+    const index = asIndex(await turn.get('index'))
     edit(index)
-    await store.setItem('index', index)
+    await turn.put('index', index)
     return index
-  }
-  return navigator.locks ? ((await navigator.locks.request('paste-bench-index', work)) as Index) : work()
-}
+  })
 
 export const listBenches = async (): Promise<BenchListing[]> =>
   (await read()).benches.sort((a, b) => b.openedAt - a.openedAt)
 export const demoWasRemoved = async (): Promise<boolean> => (await read()).demoRemoved
+export const departure = async (id: string): Promise<Departed | null> =>
+  (await read()).departed.find((one) => one.id === id) ?? null
+
+/** The storage of one bench. It is never made by looking for it. */
+export const benchStorage = (id: string, onGone: () => void = () => {}): BenchStorage =>
+  new BenchStorage(browserCells(PREFIX + id, 'ledger', false, onGone))
 
 /** Which bench this tab has open, or had open last. */
 export function rememberedBench(): string | null {
@@ -62,16 +85,26 @@ export async function rememberBench(id: string): Promise<void> {
   await change((index) => index.benches.forEach((bench) => bench.id === id && (bench.openedAt = now())))
 }
 
-/** Stores a bench whole, then lists it. The bench gets a new id, so that the same file can be read in twice. */
+/**
+ * Stores a bench whole, then lists it. The bench gets a new id, so that the same file can be read in twice.
+ * @throws the browser's error when there is no room; nothing of it is left then, and nothing else was touched
+ */
 export async function addBench(tables: Tables): Promise<string> {
   const id = newId()
   const bench = { ...tables.bench[0]!, id }
-  const quiet = { now, newId, exclusive: <T>(work: () => Promise<T>) => work(), announce: () => {} }
-  await new Ledger(browserStorage(id), quiet).start({ ...tables, bench: [bench] })
-  await change((index) => {
-    index.benches.push({ id, name: bench.name, kind: bench.kind, openedAt: now() })
-    if (bench.kind === 'demo') index.demoRemoved = false
-  })
+  const storage = new BenchStorage(browserCells(PREFIX + id, 'ledger', true))
+  try {
+    await storage.create({ ...tables, bench: [bench] }, newId())
+    await change((index) => {
+      index.benches.push({ id, name: bench.name, kind: bench.kind, openedAt: now() })
+      if (bench.kind === 'demo') index.demoRemoved = false
+    })
+  } catch (error) {
+    storage.close()
+    await dropDatabase(PREFIX + id).catch(() => {})
+    throw error
+  }
+  storage.close()
   return id
 }
 
@@ -82,11 +115,38 @@ export async function renameListing(id: string, name: string): Promise<void> {
   await change((index) => index.benches.forEach((bench) => bench.id === id && (bench.name = name)))
 }
 
-/** Takes a bench and all its records out of this browser. */
-export async function removeBench(id: string): Promise<void> {
+/**
+ * Takes a bench, all its records and its second copy out of this browser.
+ * @param replacedBy the bench that takes its place (a reset), already stored
+ */
+export async function removeBench(id: string, replacedBy: string | null = null): Promise<void> {
   await change((index) => {
-    if (index.benches.some((bench) => bench.id === id && bench.kind === 'demo')) index.demoRemoved = true
+    const listing = index.benches.find((bench) => bench.id === id)
+    if (listing?.kind === 'demo' && !replacedBy) index.demoRemoved = true
+    index.departed = [...index.departed, { id, name: listing?.name ?? '', replacedBy }].slice(-DEPARTED_KEPT)
     index.benches = index.benches.filter((bench) => bench.id !== id)
   })
-  await dropBrowserStorage(id)
+  await dropCopies(id)
+  await dropDatabase(PREFIX + id)
+}
+
+/**
+ * Benches whose database is here, but in no list: the list was lost, or a removal was cut off (that one is finished now).
+ * @returns their ids
+ */
+export async function unlistedBenches(): Promise<string[]> {
+  const [names, index] = [await databaseNames(), await read()]
+  const listed = new Set(index.benches.map(({ id }) => id))
+  const departed = new Set(index.departed.map(({ id }) => id))
+  const found = names.flatMap((name) => (name.startsWith(PREFIX) && name !== INDEX ? [name.slice(PREFIX.length)] : []))
+  for (const id of found) if (departed.has(id) && !listed.has(id)) await dropDatabase(PREFIX + id).catch(() => {})
+  return found.filter((id) => !listed.has(id) && !departed.has(id))
+}
+
+/** Puts a found bench back on the list. */
+export async function listAgain(id: string, bench: { name: string; kind: 'own' | 'demo' }): Promise<void> {
+  await change((index) => {
+    if (!index.benches.some((one) => one.id === id))
+      index.benches.push({ id, name: bench.name, kind: bench.kind, openedAt: now() })
+  })
 }

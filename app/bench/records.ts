@@ -7,17 +7,22 @@ import {
   type Tables,
 } from '../../core/records/tables'
 import type { Change } from '../../core/records/entry'
+import type { RecordReader } from '../../core/records/integrity'
 
 /**
  * The records of the open bench, by id and by owner (a round's coupons, a coupon's readings). Applying a change costs the
  * same at 10 records and at 10,000.
  */
-export class BenchRecords {
+export class BenchRecords implements RecordReader {
   private readonly byId = new Map<TableName, Map<string, AnyRecord>>(tableNames.map((name) => [name, new Map()]))
   private readonly byOwner = new Map<TableName, Map<string, Set<string>>>(tableNames.map((name) => [name, new Map()]))
 
   load(tables: Tables): void {
-    for (const name of tableNames) for (const record of tables[name]) this.put(name, record)
+    for (const name of tableNames) {
+      this.byId.get(name)!.clear()
+      this.byOwner.get(name)!.clear()
+      for (const record of tables[name]) this.put(name, record)
+    }
   }
 
   get<T extends TableName>(table: T, id: string): RecordOf<T> | null {

@@ -1,10 +1,19 @@
-import type { Datum, LeftOut } from '../../core/readings/datum'
+import type { Datum, LeftOut, WhyLeftOut } from '../../core/readings/datum'
 import { gradeWords } from '../../core/readings/grades'
 import { interpret, type Interpreted } from '../../core/readings/interpret'
 import { testKinds, type TestId } from '../../core/readings/tests'
 import type { Reading } from '../../core/records/reading'
 import { figure } from '../look/figures'
 import type { Tone } from '../look/VerdictMark.vue'
+
+const leftOutWords: Record<WhyLeftOut, string> = {
+  wet: 'wet',
+  fault: 'fault',
+  'order-only': 'order only',
+  'set-aside': 'set aside',
+  graded: 'graded',
+  unusable: 'cannot be used',
+}
 
 /** Words for what a reading says, the same at Break, Choose and in Why. */
 export function valueWords(datum: Datum | LeftOut): string {
@@ -18,9 +27,7 @@ export function valueWords(datum: Datum | LeftOut): string {
     case 'between':
       return `${figure(datum.low)} to ${figure(datum.high)}`
     case 'leftOut':
-      return { wet: 'wet', fault: 'fault', 'order-only': 'order only', 'set-aside': 'set aside', graded: 'graded' }[
-        datum.why
-      ]
+      return leftOutWords[datum.why]
   }
 }
 

@@ -1,60 +1,185 @@
-import localforage from 'localforage'
+import { CodedError } from '../../core/errors'
 import type { Entry } from '../../core/records/entry'
-import type { AnyRecord, TableName } from '../../core/records/tables'
+import { tableNames, type AnyRecord, type TableName, type Tables } from '../../core/records/tables'
+import { CellsGone, type Cells, type CellTurn } from './cells'
 
 /** What of the entries is folded into the stored tables, and under which generation each table stands. */
 export interface Head {
   through: number
   generations: Partial<Record<TableName, number>>
+  /** of this bench and no other: who wrote down another one is on a bench that was reset or brought back */
+  token: string
 }
 
-/** Where one bench is kept. One database a bench, one key a write, so that every entry is whole or absent. */
-export interface BenchStorage {
-  readHead(): Promise<Head | null>
-  writeHead(head: Head): Promise<void>
-  readTable(table: TableName, generation: number): Promise<AnyRecord[] | null>
-  writeTable(table: TableName, generation: number, rows: AnyRecord[]): Promise<void>
-  dropTable(table: TableName, generation: number): Promise<void>
-  readEntry(seq: number): Promise<Entry | null>
-  writeEntry(seq: number, entry: Entry): Promise<void>
+/** An entry with its place in the log: the number in its key. */
+export interface Placed {
+  seq: number
+  entry: Entry
 }
 
+export interface Snapshot {
+  head: Head
+  tables: Tables
+  /** folded in already; the newest of them, for undo and history */
+  folded: Placed[]
+  /** not folded in yet, in the order of their places; older benches may have holes between them */
+  pending: Placed[]
+}
+
+const LAST = 999_999_999
 const entryKey = (seq: number) => `entry:${String(seq).padStart(9, '0')}`
+const asideKey = (seq: number) => `aside:${String(seq).padStart(9, '0')}`
 const tableKey = (table: TableName, generation: number) => `table:${table}:${generation}`
-const databaseName = (benchId: string) => `paste-bench-${benchId}`
 
-/** The bench's database in the browser. Rejects (quota, private mode, blocked storage) at the write that fails. */
-export function browserStorage(benchId: string): BenchStorage {
-  const store = localforage.createInstance({
-    name: databaseName(benchId),
-    storeName: 'ledger',
-    driver: localforage.INDEXEDDB,
-  })
-  return {
-    readHead: () => store.getItem<Head>('head'),
-    writeHead: async (head) => void (await store.setItem('head', head)),
-    readTable: (table, generation) => store.getItem<AnyRecord[]>(tableKey(table, generation)),
-    writeTable: async (table, generation, rows) => void (await store.setItem(tableKey(table, generation), rows)),
-    dropTable: (table, generation) => store.removeItem(tableKey(table, generation)),
-    readEntry: (seq) => store.getItem<Entry>(entryKey(seq)),
-    writeEntry: async (seq, entry) => void (await store.setItem(entryKey(seq), entry)),
+const gone = (detail: string) => new CodedError('bench-gone', '', { detail })
+const damaged = (detail: string) => new CodedError('bench-damaged', '', { detail })
+
+async function placed(turn: CellTurn, from: number, to = LAST): Promise<Placed[]> {
+  const rows = await turn.range(entryKey(from), entryKey(to))
+  return rows.map(([key, entry]) => ({ seq: Number(key.slice('entry:'.length)), entry: entry as Entry }))
+}
+
+/**
+ * Where one bench is kept. Every write checks, in its own transaction, that the bench is still this one (its token), that
+ * the entry before it is there, and that its own place is free: what comes back without an error is stored, in order, once.
+ */
+export class BenchStorage {
+  constructor(private readonly cells: Cells) {}
+
+  close(): void {
+    this.cells.close()
+  }
+
+  /** The first content of a new bench, stored whole. @throws when there is no room: nothing is left behind then */
+  create(tables: Tables, token: string): Promise<void> {
+    const filled = tableNames.filter((name) => tables[name].length > 0)
+    const generations = Object.fromEntries(filled.map((name) => [name, 1]))
+    return this.run('write', async (turn) => {
+      await Promise.all(filled.map((name) => turn.put(tableKey(name, 1), tables[name])))
+      await turn.put('head', { through: 0, generations, token } satisfies Head)
+    })
+  }
+
+  /**
+   * All of the bench at one moment.
+   * @param depth how many folded entries come along
+   * @param token given to a bench that has none yet (it is from before tokens)
+   * @throws CodedError bench-gone without a head, bench-damaged when a table is missing: never an empty one in its place
+   */
+  async read(depth: number, token: string): Promise<Snapshot> {
+    const snapshot = await this.run('read', async (turn) => {
+      const head = (await turn.get('head')) as Head | null
+      if (!head) throw gone('its first page is missing')
+      const rows = await Promise.all(
+        tableNames.map(async (name) => {
+          const generation = head.generations[name]
+          if (generation === undefined) return []
+          const found = (await turn.get(tableKey(name, generation))) as AnyRecord[] | null
+          if (!found) throw damaged(`its table “${name}” is missing`)
+          return found
+        }),
+      )
+      const entries = await placed(turn, Math.max(1, head.through - depth + 1))
+      return {
+        head,
+        tables: Object.fromEntries(tableNames.map((name, i) => [name, rows[i]!])) as unknown as Tables,
+        folded: entries.filter(({ seq }) => seq <= head.through),
+        pending: entries.filter(({ seq }) => seq > head.through),
+      }
+    })
+    if (snapshot.head.token) return snapshot
+    const stored = await this.run('write', async (turn) => {
+      const head = (await turn.get('head')) as Head | null
+      if (!head) throw gone('its first page is missing')
+      const marked = { ...head, token: head.token || token }
+      await turn.put('head', marked)
+      return marked
+    })
+    return { ...snapshot, head: { ...snapshot.head, token: stored.token } }
+  }
+
+  /** Entries after a place, of whichever tab. */
+  news(after: number, token: string): Promise<Placed[]> {
+    return this.run('read', async (turn) => newer(turn, after, token))
+  }
+
+  /**
+   * Adds entries behind the last one, in one transaction.
+   * @param compose hears what other tabs stored since `after`, and gives what is to be added; when it throws, nothing is
+   */
+  append(after: number, token: string, compose: (news: Placed[]) => readonly Entry[]): Promise<void> {
+    return this.run('write', async (turn) => {
+      const news = await newer(turn, after, token)
+      const entries = compose(news)
+      const last = news.at(-1)?.seq ?? after
+      await Promise.all(entries.map((entry, i) => turn.add(entryKey(last + 1 + i), entry)))
+    })
+  }
+
+  /**
+   * Rewrites behind the entries the tables that they touched, in one transaction.
+   * @param compose hears the news, and gives the rows of a table as they are after them
+   */
+  fold(after: number, token: string, compose: (news: Placed[]) => (table: TableName) => AnyRecord[]): Promise<number> {
+    return this.run('write', async (turn) => {
+      const news = await newer(turn, after, token)
+      const rows = compose(news)
+      const head = (await turn.get('head')) as Head
+      const unfolded = await placed(turn, head.through + 1)
+      const touched = new Set(unfolded.flatMap(({ entry }) => entry.changes.map(({ table }) => table)))
+      const generations = { ...head.generations }
+      for (const table of touched) {
+        const before = head.generations[table]
+        generations[table] = (before ?? 0) + 1
+        await turn.put(tableKey(table, generations[table]), rows(table))
+        if (before !== undefined) await turn.remove(tableKey(table, before))
+      }
+      const through = unfolded.at(-1)?.seq ?? head.through
+      await turn.put('head', { ...head, through, generations })
+      return through
+    })
+  }
+
+  /**
+   * Puts the log of an older bench in order: what fits stands there without holes, what does not is kept aside.
+   * @param found what was read; when the log is another by now (a second tab was first), nothing is written
+   */
+  mend(token: string, found: readonly Placed[], fitting: readonly Entry[], aside: readonly Placed[]): Promise<boolean> {
+    return this.run('write', async (turn) => {
+      const head = await headOf(turn, token)
+      const now = await placed(turn, head.through + 1)
+      if (now.map(({ seq }) => seq).join() !== found.map(({ seq }) => seq).join()) return false
+      for (const { seq } of now) await turn.remove(entryKey(seq))
+      await Promise.all(fitting.map((entry, i) => turn.add(entryKey(head.through + 1 + i), entry)))
+      await Promise.all(aside.map(({ seq, entry }) => turn.put(asideKey(seq), entry)))
+      return true
+    })
+  }
+
+  private async run<T>(mode: 'read' | 'write', work: (turn: CellTurn) => Promise<T>): Promise<T> {
+    try {
+      return await this.cells.run(mode, work)
+    } catch (error) {
+      if (error instanceof CellsGone) throw gone('it was removed or reset in another tab, or the browser dropped it')
+      throw error
+    }
   }
 }
 
-export const dropBrowserStorage = (benchId: string): Promise<void> =>
-  localforage.dropInstance({ name: databaseName(benchId) })
+async function headOf(turn: CellTurn, token: string): Promise<Head> {
+  const head = (await turn.get('head')) as Head | null
+  if (!head) throw gone('its first page is missing')
+  if (head.token !== token) throw gone('another bench stands in its place')
+  return head
+}
 
-/** In memory: for tests, and when the browser keeps nothing. */
-export function memoryStorage(cells = new Map<string, unknown>()): BenchStorage {
-  const get = async <T>(key: string) => (cells.has(key) ? (structuredClone(cells.get(key)) as T) : null)
-  const set = async (key: string, value: unknown) => void cells.set(key, structuredClone(value))
-  return {
-    readHead: () => get<Head>('head'),
-    writeHead: (head) => set('head', head),
-    readTable: (table, generation) => get<AnyRecord[]>(tableKey(table, generation)),
-    writeTable: (table, generation, rows) => set(tableKey(table, generation), rows),
-    dropTable: async (table, generation) => void cells.delete(tableKey(table, generation)),
-    readEntry: (seq) => get<Entry>(entryKey(seq)),
-    writeEntry: (seq, entry) => set(entryKey(seq), entry),
-  }
+async function newer(turn: CellTurn, after: number, token: string): Promise<Placed[]> {
+  const head = await headOf(turn, token)
+  const found = await placed(turn, Math.max(1, after))
+  if (found[0]?.seq === after) found.shift()
+  else if (after !== 0 && after !== head.through) throw damaged(`its entry ${after} is missing`)
+  found.forEach(({ seq }, i) => {
+    if (seq !== after + 1 + i) throw damaged(`its entry ${after + 1 + i} is missing`)
+  })
+  return found
 }

@@ -1,15 +1,29 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowReactive, shallowRef } from 'vue'
-import { writeBenchFile } from '../../core/formats/benchFile'
+import { writeBenchFile } from '../../core/formats/writeBenchFile'
+import { CodedError } from '../../core/errors'
 import { sayError } from '../../core/messages'
 import { emptyBench, type Bench } from '../../core/records/bench'
-import type { Change, Entry } from '../../core/records/entry'
-import { noTables, tableNames, type RecordOf, type TableName } from '../../core/records/tables'
+import { sameRecord, type Change, type Entry } from '../../core/records/entry'
+import { mergeEdit, withMine, type Clash } from '../../core/records/merge'
+import {
+  noTables,
+  tableNames,
+  type AnyRecord,
+  type RecordOf,
+  type TableName,
+  type Tables,
+} from '../../core/records/tables'
+import { busyWhile } from '../look/act'
+import { memoryCells, memoryPlace, type Cells } from './cells'
+import { askAboutClash } from './clash'
 import { now } from './clock'
 import { newId } from './ids'
 import { Ledger, type SaveState } from './ledger'
-import { memoryStorage, browserStorage, type BenchStorage } from './storage'
-import { exclusiveFor, tabChannel } from './tabs'
+import { benchStorage } from './library'
+import { copySoon } from './rollingCopy'
+import { BenchStorage } from './storage'
+import { tabChannel } from './tabs'
 
 export interface Notice {
   text: string
@@ -18,76 +32,131 @@ export interface Notice {
   undo: boolean
 }
 
+/** A record as it stood when its form was opened, and as the form wants it. */
+export interface Edit {
+  table: TableName
+  opened: AnyRecord
+  mine: AnyRecord
+}
+
+/** @returns an edit of one record from the fields that its form sets */
+export const editOf = <T extends TableName>(table: T, opened: RecordOf<T>, patch: Partial<RecordOf<T>>): Edit => ({
+  table,
+  opened,
+  mine: { ...opened, ...patch, id: opened.id } as AnyRecord,
+})
+
+interface OpenBench {
+  id: string
+  ledger: Ledger
+  close: () => void
+}
+
+const calm: SaveState = { stored: 0, waiting: 0, failure: null, gone: false, stranded: [] }
+
 /** The open bench: its records, reactive by table, and the one way to write to it. */
 export const useBench = defineStore('bench', () => {
   const id = ref<string | null>(null)
   const versions = shallowReactive(Object.fromEntries(tableNames.map((name) => [name, 0])) as Record<TableName, number>)
-  const save = ref<SaveState>({ stored: 0, waiting: 0, failure: null })
+  const save = ref<SaveState>(calm)
   const undoable = shallowRef<Entry | null>(null)
   const redoable = shallowRef<Entry | null>(null)
   const notice = shallowRef<Notice | null>(null)
-  let ledger: Ledger | null = null
-  let channel: { announce: () => void; close: () => void } | null = null
+  let current: OpenBench | null = null
+  /** benches left with entries that are in memory only: they are kept until they could be stored */
+  const left = shallowReactive(new Map<string, OpenBench>())
 
-  function refresh(touched: ReadonlySet<TableName>) {
+  function refresh(of: Ledger, touched: ReadonlySet<TableName>) {
+    if (of !== current?.ledger) return
     touched.forEach((table) => versions[table]++)
-    save.value = { ...ledger!.save }
-    undoable.value = ledger!.canUndo
-    redoable.value = ledger!.canRedo
-    if (ledger!.needsFolding) foldWhenIdle()
+    const before = save.value.stored
+    save.value = { ...of.save }
+    undoable.value = of.canUndo
+    redoable.value = of.canRedo
+    if (of.save.stored > before) copySoon(current.id)
+    if (of.needsFolding) foldWhenIdle(of)
   }
 
   let folding = false
-  function foldWhenIdle() {
+  function foldWhenIdle(of: Ledger) {
     if (folding) return
     folding = true
     const idle = window.requestIdleCallback ?? ((run: () => void) => setTimeout(run, 200))
-    idle(async () => {
-      await ledger?.fold().catch((error: unknown) => (save.value = { ...save.value, failure: String(error) }))
-      folding = false
-    })
+    idle(() => void of.fold().finally(() => (folding = false)))
   }
 
-  /** Opens a bench; where the browser keeps nothing, an empty one in memory, and says so. */
-  async function open(benchId: string): Promise<void> {
-    channel?.close()
-    const tools = { now, newId, exclusive: exclusiveFor(benchId), announce: () => channel?.announce() }
-    const start = async (storage: BenchStorage) => {
-      ledger = new Ledger(storage, tools, refresh)
-      await ledger.open()
+  /** A ledger on its storage, heard by this store while it is the open one. */
+  function ledgerOn(cells: BenchStorage, announce: () => void): Ledger {
+    const ledger: Ledger = new Ledger(cells, { now, newId, announce }, (touched) => refresh(ledger, touched))
+    return ledger
+  }
+
+  function show(next: OpenBench) {
+    const before = current
+    current = next
+    id.value = next.id
+    if (before && before !== next) {
+      // What is in memory only goes along until it is stored: leaving a bench loses nothing.
+      if (before.ledger.save.waiting || before.ledger.save.stranded.length) left.set(before.id, before)
+      else before.close()
     }
-    channel = tabChannel(benchId, () => void ledger?.catchUp())
-    await start(browserStorage(benchId))
-    id.value = benchId
+    left.delete(next.id)
+    save.value = { ...next.ledger.save }
+    refresh(next.ledger, new Set(tableNames))
   }
 
-  /** For a browser that keeps nothing: all works, nothing lasts, and the screen says so from the first moment. */
-  async function openInMemory(reason: string): Promise<void> {
-    const storage = memoryStorage()
-    const blocked: BenchStorage = { ...storage, writeEntry: () => Promise.reject(new Error(reason)) }
-    ledger = new Ledger(blocked, { now, newId, exclusive: (work) => work(), announce: () => {} }, refresh)
-    await new Ledger(storage, { now, newId, exclusive: (work) => work(), announce: () => {} }).start({
-      ...noTables(),
-      bench: [emptyBench('memory', 'My bench', now())],
-    })
+  /**
+   * Opens a bench; the one that was open stays so when this one cannot be.
+   * @throws CodedError bench-gone, bench-damaged; when the storage is blocked
+   */
+  async function open(benchId: string): Promise<void> {
+    const waiting = left.get(benchId)
+    if (waiting) return show(waiting)
+    let channel = { announce: () => {}, close: () => {} }
+    const storage = benchStorage(benchId, () => void ledger.catchUp())
+    const ledger = ledgerOn(storage, () => channel.announce())
+    try {
+      await ledger.open()
+    } catch (error) {
+      storage.close()
+      throw error
+    }
+    channel = tabChannel(benchId, () => void ledger.catchUp())
+    show({ id: benchId, ledger, close: () => (channel.close(), storage.close()) })
+    const { mended } = ledger
+    if (mended) tell(mendedWords(mended.broughtBack, mended.aside), 'bad')
+  }
+
+  /**
+   * For a browser that keeps nothing: all works, nothing lasts, and the screen says so from the first moment.
+   * @param reason why nothing can be kept; null where that is wanted (a test)
+   */
+  async function openInMemory(reason: string | null, tables: Tables | null = null): Promise<void> {
+    const cells = memoryCells(memoryPlace())
+    const refusing: Cells = {
+      ...cells,
+      run: (mode, work) => (reason && mode === 'write' ? Promise.reject(new Error(reason)) : cells.run(mode, work)),
+    }
+    const content = tables ?? { ...noTables(), bench: [emptyBench('memory', 'My bench', now())] }
+    await new BenchStorage(cells).create(content, newId())
+    const ledger = ledgerOn(new BenchStorage(refusing), () => {})
     await ledger.open()
     ledger.save.failure = reason
-    id.value = 'memory'
-    refresh(new Set(tableNames))
+    show({ id: content.bench[0]!.id, ledger, close: () => {} })
   }
 
   const track = (table: TableName) => void versions[table]
   function get<T extends TableName>(table: T, recordId: string | null): RecordOf<T> | null {
     track(table)
-    return recordId === null ? null : (ledger?.records.get(table, recordId) ?? null)
+    return recordId === null ? null : (current?.ledger.records.get(table, recordId) ?? null)
   }
   function all<T extends TableName>(table: T): RecordOf<T>[] {
     track(table)
-    return ledger?.records.all(table) ?? []
+    return current?.ledger.records.all(table) ?? []
   }
   function of<T extends TableName>(table: T, owner: string): RecordOf<T>[] {
     track(table)
-    return ledger?.records.of(table, owner) ?? []
+    return current?.ledger.records.of(table, owner) ?? []
   }
 
   function tell(text: string, tone: Notice['tone'] = 'plain', undo = false) {
@@ -101,7 +170,7 @@ export const useBench = defineStore('bench', () => {
    */
   async function write(label: string, changes: Change[], loud = false): Promise<boolean> {
     try {
-      await ledger!.commit(label, changes)
+      await busyWhile(current!.ledger.commit(label, changes))
       if (loud) tell(label, 'plain', true)
       return true
     } catch (error) {
@@ -110,15 +179,54 @@ export const useBench = defineStore('bench', () => {
     }
   }
 
-  async function undo(): Promise<void> {
-    await step(() => ledger!.undo(), 'Taken back', 'Nothing to take back')
+  /**
+   * An edit of records whose form was opened on `opened`. What was changed elsewhere meanwhile stays; where the same field
+   * was changed to something else, both values are shown and the maker says which stands.
+   * @param also what goes along in the same entry
+   * @returns whether the form is done with: written, or left to what stands there
+   */
+  async function edit(label: string, edits: readonly Edit[], also: Change[] = [], loud = false): Promise<boolean> {
+    for (let tries = 0; tries < 5; tries++) {
+      const changes: Change[] = []
+      const clashes: Clash[] = []
+      const merged = edits.map(({ table, opened, mine }) => {
+        const theirs = get(table, opened.id)
+        if (!theirs) return null
+        const one = mergeEdit<AnyRecord>(opened, mine, theirs)
+        clashes.push(...one.clashes)
+        return { table, theirs, ...one }
+      })
+      if (merged.includes(null)) {
+        tell('What you edit was taken away elsewhere meanwhile. Nothing was written.', 'bad')
+        return false
+      }
+      const answer = clashes.length ? await askAboutClash(label, clashes) : 'theirs'
+      if (answer === 'back') return false
+      for (const one of merged) {
+        const after = answer === 'mine' ? withMine(one!.merged, one!.clashes) : one!.merged
+        if (!sameRecord(after, one!.theirs))
+          changes.push({ table: one!.table, id: after.id, before: one!.theirs, after })
+      }
+      if (!changes.length && !also.length) return true
+      try {
+        await busyWhile(current!.ledger.commit(label, [...changes, ...also]))
+        if (loud) tell(label, 'plain', true)
+        return true
+      } catch (error) {
+        // Another tab came in between: look again at what stands there now.
+        if (error instanceof CodedError && error.code === 'conflict' && tries < 4) continue
+        tell(sayError(error), 'bad')
+        return false
+      }
+    }
+    return false
   }
-  async function redo(): Promise<void> {
-    await step(() => ledger!.redo(), 'Done again', 'Nothing to do again')
-  }
+
+  const undo = () => step(() => current!.ledger.undo(), 'Taken back', 'Nothing to take back')
+  const redo = () => step(() => current!.ledger.redo(), 'Done again', 'Nothing to do again')
   async function step(move: () => Promise<Entry | null>, done: string, nothing: string) {
     try {
-      const entry = await move()
+      const entry = await busyWhile(move())
       tell(entry ? `${done}: ${entry.label}` : nothing)
     } catch (error) {
       tell(sayError(error), 'bad')
@@ -126,11 +234,51 @@ export const useBench = defineStore('bench', () => {
   }
 
   const bench = computed<Bench | null>(() => all('bench')[0] ?? null)
-  const fileText = () => writeBenchFile(ledger!.records.tables(), now())
-  const history = () => (tableNames.forEach(track), ledger?.history() ?? [])
+  const tables = () => current!.ledger.records.tables()
+  const fileText = () => writeBenchFile(tables(), now())
+  const history = () => (tableNames.forEach(track), current?.ledger.history() ?? [])
+  /** Changes that are in memory only, on this bench and on those left before it. */
+  const unstored = computed(
+    () => save.value.waiting + [...left.values()].reduce((sum, { ledger }) => sum + ledger.save.waiting, 0),
+  )
 
   return {
-    id, bench, save, undoable, redoable, notice, open, openInMemory, get, all, of, write, undo, redo, tell, fileText, history,
-    retry: () => ledger!.retry(),
-  } // prettier-ignore
+    id,
+    bench,
+    save,
+    undoable,
+    redoable,
+    notice,
+    left,
+    unstored,
+    open,
+    openInMemory,
+    get,
+    all,
+    of,
+    write,
+    edit,
+    undo,
+    redo,
+    tell,
+    tables,
+    fileText,
+    history,
+    /** lets go of a bench that was left with changes in memory: they are kept elsewhere now */
+    forget: (benchId: string) => (left.get(benchId)?.close(), left.delete(benchId)),
+    retry: () => current!.ledger.retry(),
+    letGo: () => current!.ledger.letGo(),
+  }
 })
+
+function mendedWords(broughtBack: readonly string[], aside: readonly string[]): string {
+  const list = (labels: readonly string[]) =>
+    labels.slice(0, 5).join('; ') + (labels.length > 5 ? ` and ${labels.length - 5} more` : '')
+  return [
+    'The log of this bench had a gap, left by an older version.',
+    broughtBack.length ? `Brought back from behind it: ${list(broughtBack)}.` : '',
+    aside.length ? `No longer fitting, kept aside and not applied: ${list(aside)}.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
+}

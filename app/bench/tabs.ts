@@ -1,14 +1,32 @@
-/** Work that only one tab may do at a time for a bench. Without Web Locks (plain http in a network) this tab's own order is all there is. */
-export function exclusiveFor(benchId: string): <T>(work: () => Promise<T>) => Promise<T> {
-  const { locks } = navigator
-  if (!locks) return (work) => work()
-  return async (work) => (await locks.request(`paste-bench-${benchId}`, work)) as Awaited<ReturnType<typeof work>>
-}
-
-/** Tells other tabs of new entries, and hears of theirs. */
+/**
+ * Tells other tabs of new entries, and hears of theirs. Where the browser has no BroadcastChannel, by a note in its local
+ * storage; a tab that comes to the front looks by itself, whatever was missed.
+ */
 export function tabChannel(benchId: string, onNews: () => void): { announce: () => void; close: () => void } {
-  if (typeof BroadcastChannel === 'undefined') return { announce: () => {}, close: () => {} }
-  const channel = new BroadcastChannel(`paste-bench-${benchId}`)
-  channel.onmessage = onNews
-  return { announce: () => channel.postMessage('entry'), close: () => channel.close() }
+  const name = `paste-bench-${benchId}`
+  const onFront = () => document.visibilityState === 'visible' && onNews()
+  document.addEventListener('visibilitychange', onFront)
+  window.addEventListener('focus', onNews)
+  const leave = () => {
+    document.removeEventListener('visibilitychange', onFront)
+    window.removeEventListener('focus', onNews)
+  }
+  if (typeof BroadcastChannel !== 'undefined') {
+    const channel = new BroadcastChannel(name)
+    channel.onmessage = onNews
+    return { announce: () => channel.postMessage('entry'), close: () => (leave(), channel.close()) }
+  }
+  const onNote = ({ key }: StorageEvent) => key === name && onNews()
+  window.addEventListener('storage', onNote)
+  let count = 0
+  return {
+    announce: () => {
+      try {
+        localStorage.setItem(name, `${performance.now()} ${count++}`)
+      } catch {
+        // Blocked or full: the other tab looks when it comes to the front.
+      }
+    },
+    close: () => (leave(), window.removeEventListener('storage', onNote)),
+  }
 }

@@ -1,22 +1,35 @@
 <script setup lang="ts">
-import { onMounted, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { defineAsyncComponent, onMounted, provide, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { now } from '../bench/clock'
 import { useBench } from '../bench/store'
+import PanelGuard from '../look/PanelGuard.vue'
+import { panelHelp } from '../look/panelHelp'
 import SeamHatches from '../look/seam/SeamHatches.vue'
 import { useWhy } from '../look/why'
+import { openClash } from '../bench/clash'
 import AppHead from './AppHead.vue'
 import NoticeStrip from './NoticeStrip.vue'
-import SaveTrouble from './SaveTrouble.vue'
+import { benchFileName, saveFile } from './saveFile'
 import { openSomeBench } from './startBench'
 import { useKeys } from './keys'
 
+const SaveTrouble = defineAsyncComponent(() => import('./SaveTrouble.vue'))
+const ClashDialog = defineAsyncComponent(() => import('./ClashDialog.vue'))
 const bench = useBench()
 const why = useWhy()
 const route = useRoute()
+const router = useRouter()
 const ready = ref(false)
 const { help } = useKeys()
 
+provide(panelHelp, {
+  saveFile: () => saveFile(benchFileName(bench.bench?.name ?? 'bench', now()), bench.fileText()),
+  tell: (words) => bench.tell(words, 'bad'),
+})
 onMounted(async () => {
+  // What is said while a bench is opened must not go with the first change of page.
+  await router.isReady()
   await openSomeBench(bench)
   ready.value = true
 })
@@ -36,11 +49,12 @@ watch(
   <v-app>
     <SeamHatches />
     <a class="skip" href="#work">Skip to the work</a>
-    <AppHead v-if="ready" @keys="help = true" />
+    <PanelGuard name="The head"><AppHead v-if="ready" @keys="help = true" /></PanelGuard>
     <SaveTrouble v-if="ready" />
     <p v-if="!ready" class="opening" role="status">Opening the bench…</p>
-    <router-view v-else />
+    <PanelGuard v-else name="This page"><router-view /></PanelGuard>
     <NoticeStrip />
+    <ClashDialog v-if="openClash" />
     <v-dialog v-model="help" aria-label="All keys">
       <div class="sheet">
         <h2>Keys</h2>

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { useNow } from '../bench/clock'
-import { useBench } from '../bench/store'
-import { update } from '../../core/records/entry'
-import { parseQuantity } from '../../core/quantities/parse'
-import { parseNumber } from '../../core/quantities/parse'
+import { editOf, useBench } from '../bench/store'
+import type { Bench } from '../../core/records/bench'
+import { parseNumber, parseQuantity } from '../../core/quantities/parse'
 import { sayError } from '../../core/messages'
 import { countdown } from '../look/figures'
 import { appearance, setAppearance, type Appearance } from '../look/appearance'
@@ -19,14 +18,17 @@ const bench = useBench()
 const finder = useFinder()
 const now = useNow()
 const timers = computed(() => runningTimers(bench, now.value))
-const saved = computed(() => (bench.save.failure ? 'not saved' : 'saved'))
+const saved = computed(() => (bench.save.failure || bench.save.stranded.length ? 'not saved' : 'saved'))
 
 const roomOpen = ref(false)
 const temp = ref('')
 const humidity = ref('')
 const problem = ref('')
+/** as it stood when the form was opened */
+const opened = shallowRef<Bench | null>(null)
 function openRoom(open: boolean) {
   if (!open) return
+  opened.value = bench.bench
   temp.value = bench.bench?.room ? `${bench.bench.room.tempC} °C` : ''
   humidity.value = bench.bench?.room ? String(bench.bench.room.rh) : ''
   problem.value = ''
@@ -34,9 +36,10 @@ function openRoom(open: boolean) {
 async function setRoom() {
   try {
     const tempC = parseQuantity(temp.value, 'temperature', '°C').inside
-    const rh = parseNumber(humidity.value, '', '55 %').value
+    const rh = parseNumber(humidity.value, { field: 'Humidity', example: '55 %', unit: '%', least: 0, most: 100 })
     const room = { tempC: Math.round(tempC * 10) / 10, rh, at: now.value }
-    if (await bench.write(`Room: ${room.tempC} °C, ${rh} % humidity`, [update('bench', bench.bench!, { room })]))
+    const before = opened.value?.id === bench.bench!.id ? opened.value : bench.bench!
+    if (await bench.edit(`Room: ${room.tempC} °C, ${rh} % humidity`, [editOf('bench', before, { room })]))
       roomOpen.value = false
   } catch (error) {
     problem.value = sayError(error)

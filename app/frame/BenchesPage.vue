@@ -1,12 +1,27 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { readBenchFile } from '../../core/formats/benchFile'
+import { asideWords } from '../../core/formats/salvage'
 import { sayError } from '../../core/messages'
 import { useNow } from '../bench/clock'
-import { addBench, addEmptyBench, listBenches, removeBench, rememberBench, type BenchListing } from '../bench/library'
+import {
+  addBench,
+  addEmptyBench,
+  listAgain,
+  listBenches,
+  removeBench,
+  rememberBench,
+  unlistedBenches,
+  type BenchListing,
+} from '../bench/library'
+import { copies, type Copy } from '../bench/secondCopy'
 import { useBench } from '../bench/store'
+import { useAct } from '../look/act'
+import ActButton from '../look/ActButton.vue'
 import { momentName, plural } from '../look/figures'
+import { lookInto, type Looked } from './lookInto'
+import { bringBack } from './recovery'
 import { addDemoBench, openSomeBench } from './startBench'
 
 const bench = useBench()
@@ -16,57 +31,110 @@ const benches = ref<BenchListing[]>([])
 const name = ref('')
 const message = ref('')
 const failed = ref(false)
+const details = ref<string[]>([])
 const leaving = ref<BenchListing | null>(null)
-const refresh = async () => (benches.value = await listBenches())
-onMounted(refresh)
+/** benches that are here, but on no list: what they are called, or why they cannot be read */
+const found = ref<{ id: string; looked: Looked }[]>([])
+/** benches of the list that could not be opened, and why */
+const broken = ref<Record<string, string>>({})
+const spare = ref<Copy[]>([])
+/** whether the browser promised not to clear this when its disk is short; null: it does not say */
+const promised = ref<boolean | null>(null)
 
-function say(text: string, bad = false) {
+async function refresh() {
+  benches.value = await listBenches()
+  found.value = await Promise.all((await unlistedBenches()).map(async (id) => ({ id, looked: await lookInto(id) })))
+  spare.value = await copies()
+  promised.value = (await navigator.storage?.persisted?.()) ?? null
+}
+onMounted(() => refresh().catch((error: unknown) => say(sayError(error), true)))
+
+function say(text: string, bad = false, list: string[] = []) {
   message.value = text
   failed.value = bad
+  details.value = list
 }
-async function open(id: string) {
-  await bench.open(id)
+/** What goes wrong (a full storage, a bench that is gone) is said, and nothing was touched. */
+const trying =
+  <A extends unknown[]>(work: (...args: A) => Promise<void>) =>
+  async (...args: A): Promise<void> => {
+    try {
+      await work(...args)
+    } catch (error) {
+      say(`${sayError(error)}. Nothing was changed.`.replace('..', '.'), true)
+      await refresh().catch(() => {})
+    }
+  }
+
+const open = trying(async (id: string) => {
+  try {
+    await bench.open(id)
+  } catch (error) {
+    broken.value = { ...broken.value, [id]: sayError(error) }
+    throw error
+  }
   await rememberBench(id)
   await router.push({ name: 'start' })
-}
-async function start() {
+})
+const start = trying(async () => {
   if (!name.value.trim()) return say('Give the bench a name first, such as the thing you build.', true)
-  await open(await addEmptyBench(name.value.trim()))
-}
+  await open(await addEmptyBench(name.value.trim().slice(0, 80)))
+})
+const { run: startOnce, busy: starting } = useAct(start)
+/** The bench's name stands near the start of its file. */
+const nameInCopy = (copy: Copy) => /"name":\s*"((?:[^"\\]|\\.)*)"/.exec(copy.text)?.[1] ?? copy.bench
 async function readIn(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   if (!file) return
   try {
-    const { tables, migratedFrom } = readBenchFile(await file.text())
+    const { tables, migratedFrom, aside } = readBenchFile(await file.text())
     await addBench(tables)
     await refresh()
     const of = `“${tables.bench[0]!.name}” with ${plural(tables.joint.length, 'joint')} and ${plural(tables.reading.length, 'reading')}`
-    say(`Read in ${of}${migratedFrom ? `, brought over from version ${migratedFrom}` : ''}.`)
+    const left = aside.length ? ` ${plural(aside.length, 'thing')} in it could not be taken and stayed out:` : ''
+    say(`Read in ${of}${migratedFrom ? `, brought over from version ${migratedFrom}` : ''}.${left}`, false, aside.map(asideWords)) // prettier-ignore
   } catch (error) {
     say(sayError(error), true)
   }
   input.value = ''
 }
-async function takeAway(listing: BenchListing) {
+const takeAway = trying(async (id: string, title: string) => {
   leaving.value = null
-  const wasOpen = bench.id === listing.id
-  await removeBench(listing.id)
+  const wasOpen = bench.id === id
+  await removeBench(id)
   if (wasOpen) await openSomeBench(bench)
   await refresh()
-  say(`“${listing.name}” was taken out of this browser.`)
-}
-async function resetDemo(listing: BenchListing) {
+  say(`“${title}” was taken out of this browser.`)
+})
+/** The fresh demo is stored before the old one goes: a full storage leaves the old one as it is. */
+const resetDemo = trying(async (listing: BenchListing) => {
   const wasOpen = bench.id === listing.id
-  await removeBench(listing.id)
   const id = await addDemoBench()
   if (wasOpen) await bench.open(id).then(() => rememberBench(id))
+  await removeBench(listing.id, id)
   await refresh()
   say('The demo bench is as it was at the start.')
-}
-async function addDemo() {
-  await open(await addDemoBench())
-}
+})
+const addDemo = trying(async () => open(await addDemoBench()))
+const putOnList = trying(async (id: string, looked: Looked) => {
+  await listAgain(id, looked.bench!)
+  await refresh()
+  say(`“${looked.bench!.name}” is on the list again.`)
+})
+const fromCopy = trying(async (id: string) => {
+  const back = await bringBack(id, '')
+  await refresh()
+  say(back.said.join(' ').trim(), back.id === null)
+})
+const askToKeep = trying(async () => {
+  promised.value = await navigator.storage.persist()
+  if (!promised.value) say('The browser did not promise it. Save a bench file now and then.', true)
+})
+/** Copies of use: of benches that are not here, or cannot be opened. */
+const useful = computed(() =>
+  spare.value.filter(({ bench: id }) => !benches.value.some((one) => one.id === id) || broken.value[id]),
+)
 </script>
 
 <template>
@@ -82,12 +150,13 @@ async function addDemo() {
           <span v-if="one.kind === 'demo'" class="mute"> · demo bench</span>
           <span v-if="one.id === bench.id" class="holds"> · open</span>
           <div class="mute small">opened {{ momentName(one.openedAt, now) }}</div>
+          <div v-if="broken[one.id]" class="fails small">cannot be opened: {{ broken[one.id] }}</div>
         </div>
         <div class="acts">
-          <v-btn v-if="one.id !== bench.id" class="alt" @click="open(one.id)"
-            >Open<span class="visually-hidden"> {{ one.name }}</span></v-btn
+          <ActButton v-if="one.id !== bench.id" class="alt" :act="() => open(one.id)"
+            >Open<span class="visually-hidden"> {{ one.name }}</span></ActButton
           >
-          <v-btn v-if="one.kind === 'demo'" class="quiet" @click="resetDemo(one)">Reset the demo</v-btn>
+          <ActButton v-if="one.kind === 'demo'" class="quiet" :act="() => resetDemo(one)">Reset the demo</ActButton>
           <v-btn class="quiet" @click="leaving = one"
             >Take away<span class="visually-hidden"> {{ one.name }}</span></v-btn
           >
@@ -97,25 +166,61 @@ async function addDemo() {
             >All of “{{ one.name }}” goes out of this browser for good. Save a bench file first if you may want it
             again.</span
           >
-          <v-btn class="alt" @click="takeAway(one)">Take it away for good</v-btn>
+          <ActButton class="alt" :act="() => takeAway(one.id, one.name)">Take it away for good</ActButton>
           <v-btn class="quiet" @click="leaving = null">Keep it</v-btn>
         </div>
       </li>
     </ul>
-    <p v-if="message" :class="failed ? 'problem' : 'holds'" role="status">{{ message }}</p>
-    <form class="new" @submit.prevent="start">
+    <div v-if="message" role="status">
+      <p :class="failed ? 'problem' : 'holds'">{{ message }}</p>
+      <ul v-if="details.length" class="details small">
+        <li v-for="line in details.slice(0, 40)" :key="line">{{ line }}</li>
+        <li v-if="details.length > 40">and {{ details.length - 40 }} more</li>
+      </ul>
+    </div>
+    <section v-if="found.length || useful.length" aria-labelledby="found">
+      <h2 id="found">Found in this browser, but on no list</h2>
+      <ul>
+        <li v-for="{ id, looked } in found" :key="id">
+          <div>
+            <strong>{{ looked.bench?.name ?? `a bench marked ${id}` }}</strong>
+            <div v-if="looked.why" class="fails small">{{ looked.why }}</div>
+          </div>
+          <div class="acts">
+            <ActButton v-if="looked.bench" class="alt" :act="() => putOnList(id, looked)">Put it on the list</ActButton>
+            <ActButton v-else class="quiet" :act="() => takeAway(id, id)">Take away what is left of it</ActButton>
+          </div>
+        </li>
+        <li v-for="copy in useful" :key="copy.bench">
+          <div>
+            <strong>{{ nameInCopy(copy) }}</strong>
+            <div class="mute small">second copy of {{ momentName(copy.savedAt, now) }}</div>
+          </div>
+          <div class="acts">
+            <ActButton class="alt" :act="() => fromCopy(copy.bench)">Bring it back</ActButton>
+          </div>
+        </li>
+      </ul>
+    </section>
+    <form class="new" @submit.prevent="startOnce">
       <label class="field"
         ><span>A new, empty bench</span><input v-model="name" class="plain" placeholder="Puppet theatre"
       /></label>
-      <v-btn class="go" type="submit">Start this bench</v-btn>
+      <v-btn class="go" type="submit" :aria-busy="starting || undefined">Start this bench</v-btn>
     </form>
     <div class="acts">
       <label class="file">
         <span>Read in a bench file</span>
         <input type="file" accept=".json,application/json" @change="readIn" />
       </label>
-      <v-btn v-if="!benches.some(({ kind }) => kind === 'demo')" class="alt" @click="addDemo">Add the demo bench</v-btn>
+      <ActButton v-if="!benches.some(({ kind }) => kind === 'demo')" class="alt" :act="addDemo"
+        >Add the demo bench</ActButton
+      >
     </div>
+    <p v-if="promised === false" class="mute small">
+      The browser may clear its store when the disk is short.
+      <ActButton class="quiet" :act="askToKeep">Ask it to keep the benches</ActButton>
+    </p>
   </main>
 </template>
 
@@ -134,6 +239,13 @@ li {
   gap: 10px;
   padding: 12px 0;
   border-top: 1px solid var(--line);
+}
+.details li {
+  display: list-item;
+  list-style: disc;
+  margin-left: 20px;
+  padding: 2px 0;
+  border: 0;
 }
 .acts {
   display: flex;

@@ -1,6 +1,18 @@
-import { addBench, addEmptyBench, demoWasRemoved, listBenches, rememberBench, rememberedBench } from '../bench/library'
+import { CodedError } from '../../core/errors'
+import { sayError } from '../../core/messages'
+import {
+  addBench,
+  addEmptyBench,
+  demoWasRemoved,
+  departure,
+  listBenches,
+  rememberBench,
+  rememberedBench,
+} from '../bench/library'
 import { now } from '../bench/clock'
 import type { useBench } from '../bench/store'
+
+type Store = ReturnType<typeof useBench>
 
 const wantsDemo = () => document.querySelector<HTMLMetaElement>('meta[name="paste-bench-start"]')?.content === 'demo'
 
@@ -10,25 +22,53 @@ export async function addDemoBench(): Promise<string> {
   return addBench(buildDemoBench(now()))
 }
 
+const isBroken = (error: unknown): error is CodedError =>
+  error instanceof CodedError && (error.code === 'bench-gone' || error.code === 'bench-damaged')
+
 /**
- * Opens the bench this tab had open; else the newest; else, at the first visit, the demo bench (`npm run demo`) or an empty
- * one. Where the browser keeps nothing, a bench in memory that says so.
+ * Opens the bench this tab had open; else the newest that can be opened; else, at the first visit, the demo bench
+ * (`npm run demo`) or an empty one. What the browser lost is brought back from second copies, and said. Where the browser
+ * keeps nothing, a bench in memory that says so.
  */
-export async function openSomeBench(bench: ReturnType<typeof useBench>): Promise<void> {
+export async function openSomeBench(bench: Store): Promise<void> {
   try {
-    let benches = await listBenches()
-    let fresh: string | null = null
-    if (wantsDemo() && !benches.some(({ kind }) => kind === 'demo') && !(await demoWasRemoved()))
-      fresh = await addDemoBench()
-    else if (benches.length === 0) fresh = await addEmptyBench('My bench')
-    benches = await listBenches()
-    const remembered = rememberedBench()
-    const id = fresh ?? (benches.some((one) => one.id === remembered) ? remembered! : benches[0]!.id)
-    await bench.open(id)
+    // What is only needed when something was lost is loaded then.
+    const said = (await listBenches()).length ? [] : await (await import('./recovery')).listWhatIsHere()
+    const id = await openFirst(bench, said)
     await rememberBench(id)
+    if (said.length) bench.tell(said.join(' '), 'bad')
   } catch (error) {
     await bench.openInMemory(
       `the browser refuses to keep data (${error instanceof Error ? error.message || error.name : String(error)})`,
     )
   }
+}
+
+async function openFirst(bench: Store, said: string[]): Promise<string> {
+  const benches = await listBenches()
+  if (wantsDemo() && !benches.some(({ kind }) => kind === 'demo') && !(await demoWasRemoved())) {
+    const id = await addDemoBench()
+    await bench.open(id)
+    return id
+  }
+  const remembered = rememberedBench()
+  const replaced = remembered ? ((await departure(remembered))?.replacedBy ?? null) : null
+  const wanted = [remembered, replaced].flatMap((id) => benches.find((one) => one.id === id) ?? [])
+  for (const { id, name } of [...wanted, ...benches]) {
+    try {
+      await bench.open(id)
+      return id
+    } catch (error) {
+      if (!isBroken(error)) throw error
+      const { bringBack } = await import('./recovery')
+      const back = await bringBack(id, `“${name}” could not be opened: ${sayError(error)}.`)
+      said.push(...(back.said.length ? back.said : [`“${name}” could not be opened: ${sayError(error)}.`]))
+      if (!back.id) continue
+      await bench.open(back.id)
+      return back.id
+    }
+  }
+  const id = await addEmptyBench('My bench')
+  await bench.open(id)
+  return id
 }

@@ -4,9 +4,7 @@ import { figureOf } from '../../core/quantities/figure'
 
 /** Three significant figures without exponent or trailing zeros that claim more: 0.678, 12.3, 118, 1250. */
 export function figure(value: number): string {
-  if (!Number.isFinite(value)) return '–'
-  const size = Math.abs(value)
-  return size > 0 && size < 1e-5 ? value.toExponential(1) : figureOf(value)
+  return Number.isFinite(value) ? figureOf(value) : '–'
 }
 
 export const percent = (share: number): string =>

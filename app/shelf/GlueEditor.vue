@@ -13,7 +13,9 @@ import { sameGlues } from './sameGlue'
 const props = defineProps<{ adhesive: Adhesive | null; pack: StockItem | null }>()
 const emit = defineEmits<{ done: [] }>()
 const bench = useBench()
-const form = ref(glueForm(props.adhesive, props.pack))
+// As they stood when the form was opened: what is changed elsewhere meanwhile shows when it is kept.
+const { adhesive: opened, pack: openedPack } = props
+const form = ref(glueForm(opened, openedPack))
 const newPack = ref(false)
 const problem = ref('')
 const family = computed(() => familyOf(form.value.family))
@@ -31,7 +33,7 @@ function startPack() {
 }
 async function keep() {
   try {
-    if (await keepGlue(bench, form.value, props.adhesive, newPack.value ? null : props.pack)) emit('done')
+    if (await keepGlue(bench, form.value, opened, newPack.value ? null : openedPack)) emit('done')
   } catch (error) {
     problem.value = sayError(error)
   }

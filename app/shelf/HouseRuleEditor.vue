@@ -10,11 +10,13 @@ import { keepRule, mechanismChoices, mechanismWords, ruleForm } from './houseRul
 const props = defineProps<{ rule: HouseRule | null }>()
 const emit = defineEmits<{ done: [] }>()
 const bench = useBench()
-const form = ref(ruleForm(props.rule))
+// As it stood when the form was opened.
+const { rule: opened } = props
+const form = ref(ruleForm(opened))
 const problem = ref('')
 async function keep() {
   try {
-    if (await keepRule(bench, form.value, props.rule)) emit('done')
+    if (await keepRule(bench, form.value, opened)) emit('done')
   } catch (error) {
     problem.value = sayError(error)
   }

@@ -1,27 +1,37 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { parseQuantity } from '../../core/quantities/parse'
 import { parseMoney } from '../../core/quantities/money'
 import { sayError } from '../../core/messages'
-import { update } from '../../core/records/entry'
-import { useBench } from '../bench/store'
+import { CodedError } from '../../core/errors'
+import { digitsOf } from '../../core/quantities/figure'
+import type { Bench } from '../../core/records/bench'
+import { sameRecord } from '../../core/records/entry'
+import { editOf, useBench } from '../bench/store'
 
 // What force is read with, and what an hour of the maker's work counts.
 const bench = useBench()
 const form = ref({ name: '', limit: '', step: '', rate: '', currency: '' })
 const message = ref('')
 const bad = ref(false)
+/** as it stood when the form was filled */
+const opened = shallowRef<Bench | null>(null)
+const asTyped = (of: Bench) => ({
+  name: of.gauge.name,
+  limit: `${digitsOf(of.gauge.limitN)} N`,
+  step: `${digitsOf(of.gauge.resolutionN)} N`,
+  rate: digitsOf(of.ratePerHour),
+  currency: of.currency,
+})
 watch(
   () => bench.bench,
-  (now) =>
-    now &&
-    (form.value = {
-      name: now.gauge.name,
-      limit: `${now.gauge.limitN} N`,
-      step: `${now.gauge.resolutionN} N`,
-      rate: String(now.ratePerHour),
-      currency: now.currency,
-    }),
+  (now) => {
+    // What is being typed stays; what was changed elsewhere meanwhile shows when it is kept.
+    const touched = opened.value && !sameRecord(form.value, asTyped(opened.value))
+    if (!now || (touched && now.id === opened.value!.id)) return
+    opened.value = now
+    form.value = asTyped(now)
+  },
   { immediate: true },
 )
 async function keep() {
@@ -29,14 +39,19 @@ async function keep() {
     const limitN = parseQuantity(form.value.limit, 'force', 'N', 'limit').inside
     const resolutionN = parseQuantity(form.value.step, 'force', 'N', 'smallest step').inside
     const gauge = { name: form.value.name.trim() || 'scale', limitN, resolutionN }
-    bad.value = !(await bench.write(`Read with: ${gauge.name}`, [
-      update('bench', bench.bench!, {
-        gauge,
-        ratePerHour: parseMoney(form.value.rate || '0'),
-        currency: form.value.currency.trim().slice(0, 6),
-      }),
-    ]))
-    message.value = bad.value ? '' : 'Kept.'
+    if (limitN <= resolutionN)
+      throw new CodedError('out-of-order', 'limit', { field: 'The scale', low: resolutionN, high: limitN })
+    const ratePerHour = parseMoney(form.value.rate || '0', 'rate')
+    const currency = form.value.currency.trim().slice(0, 6)
+    const kept = await bench.edit(`Read with: ${gauge.name}`, [
+      editOf('bench', opened.value!, { gauge, ratePerHour, currency }),
+    ])
+    bad.value = false
+    message.value = kept ? 'Kept.' : ''
+    if (kept) {
+      opened.value = bench.bench
+      form.value = asTyped(bench.bench!)
+    }
   } catch (error) {
     bad.value = true
     message.value = sayError(error)

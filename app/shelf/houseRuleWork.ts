@@ -1,10 +1,10 @@
 import { familyOf, isFamily, mechanisms, type Mechanism } from '../../core/knowledge/families'
 import { CodedError } from '../../core/errors'
-import { insert, update } from '../../core/records/entry'
+import { insert } from '../../core/records/entry'
 import type { AdviceGrade, HouseRule } from '../../core/records/shelf'
 import { stampNow } from '../bench/clock'
 import { newId } from '../bench/ids'
-import type { useBench } from '../bench/store'
+import { editOf, type useBench } from '../bench/store'
 
 export const mechanismWords: Record<Mechanism, string> = {
   'evaporate-water': 'water-borne glue', 'evaporate-solvent': 'solvent glue', moisture: 'glue that cures with damp', melt: 'hot melt',
@@ -52,9 +52,10 @@ export function keepRule(bench: ReturnType<typeof useBench>, form: RuleForm, rul
     mechanism: kind === 'mechanism' ? (id as Mechanism) : null, material: form.material || null, where: form.where || null, reason: form.reason.trim(),
     grade: form.grade, evidence: form.evidence.trim(), since: rule?.since ?? stampNow(), lookAgainOn: form.lookAgain || null,
   } // prettier-ignore
-  return bench.write(
+  return bench.edit(
     `${rule ? 'Change' : 'Set'} the house rule: ${record.name}`,
-    [rule ? update('houseRule', rule, record) : insert('houseRule', record)],
+    rule ? [editOf('houseRule', rule, record)] : [],
+    rule ? [] : [insert('houseRule', record)],
     true,
   )
 }

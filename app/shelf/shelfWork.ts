@@ -2,10 +2,10 @@ import { familyOf } from '../../core/knowledge/families'
 import { parseMoney } from '../../core/quantities/money'
 import { parseNumber, parseQuantity } from '../../core/quantities/parse'
 import { CodedError } from '../../core/errors'
-import { insert, update, type Change } from '../../core/records/entry'
+import { insert } from '../../core/records/entry'
 import type { Adhesive, Material, StockItem } from '../../core/records/shelf'
 import { newId } from '../bench/ids'
-import type { useBench } from '../bench/store'
+import { editOf, type useBench } from '../bench/store'
 
 type Store = ReturnType<typeof useBench>
 
@@ -57,14 +57,23 @@ const seconds = (text: string, path: string) =>
   text.trim() ? Math.round(parseQuantity(text, 'time', 'min', path).inside) : undefined
 
 function positiveNumber(text: string, path: string, field: string): number {
-  const value = parseNumber(text, path, '120').value
-  if (value <= 0) throw new CodedError('not-positive', path, { field, got: value })
-  return value
+  return parseNumber(text, { path, field, example: '120', least: 0.001, most: 1e6 })
 }
 function percent(text: string, field: string): number {
-  const value = parseNumber(text, field, '80').value
-  if (value < 0 || value > 100) throw new CodedError('out-of-range', field, { field, low: 0, high: 100, got: value })
-  return value
+  return parseNumber(text, { path: field, field, example: '80', unit: '%', least: 0, most: 100 })
+}
+
+/** "5 kg" of a pack that counts in grams is 5000 of them; a bare number counts in the pack's own unit. */
+function packSizeFrom({ packSize, packUnit }: GlueForm): number {
+  const as = { g: ['mass', 1000], ml: ['volume', 1000], m: ['length', 0.001] } as const
+  const path = 'pack size'
+  const size =
+    packUnit in as
+      ? parseQuantity(packSize, as[packUnit as keyof typeof as][0], packUnit, path).inside *
+        as[packUnit as keyof typeof as][1]
+      : parseNumber(packSize, { path, field: 'The pack size', example: '20', unit: packUnit, most: 1e6 })
+  if (size < 0.001) throw new CodedError('not-positive', path, { field: 'The pack size', got: size })
+  return Number(size.toPrecision(9))
 }
 
 function labelFrom(form: GlueForm): Adhesive['label'] {
@@ -75,7 +84,9 @@ function labelFrom(form: GlueForm): Adhesive['label'] {
     fullS: seconds(form.full, 'full cure'),
     serviceMaxC: form.heat.trim() ? parseQuantity(form.heat, 'temperature', '°C', 'heat').inside : undefined,
     serviceMinC: form.cold.trim() ? parseQuantity(form.cold, 'temperature', '°C', 'cold').inside : undefined,
-    volatileShare: form.volatile.trim() ? percent(form.volatile, 'What evaporates, in percent,') / 100 : undefined,
+    volatileShare: form.volatile.trim()
+      ? Math.round(percent(form.volatile, 'What evaporates, in percent,') * 100) / 10_000
+      : undefined,
     limitMgM3: form.limit.trim() ? positiveNumber(form.limit, 'limit', 'The limit in the data sheet') : undefined,
     gapMaxMm: form.gap.trim() ? parseQuantity(form.gap, 'length', 'mm', 'gap').inside : undefined,
     water: form.water || undefined,
@@ -89,7 +100,11 @@ function labelFrom(form: GlueForm): Adhesive['label'] {
 const namesFrom = (text: string, name: string) =>
   [...new Set(text.split(',').map((one) => one.trim()))].filter((one) => one && one !== name.trim())
 
-/** Writes a product and its pack. @throws CodedError naming the field */
+/**
+ * Writes a product and its pack.
+ * @param adhesive and pack as they stood when the form was opened; null for new ones
+ * @throws CodedError naming the field
+ */
 export async function keepGlue(
   bench: Store,
   form: GlueForm,
@@ -98,7 +113,7 @@ export async function keepGlue(
 ): Promise<boolean> {
   if (!form.name.trim())
     throw new CodedError('missing', 'name', { field: 'What you call it', purpose: 'finding it on the shelf' })
-  const size = positiveNumber(form.packSize, 'pack size', 'The pack size')
+  const size = packSizeFrom(form)
   const left = percent(form.left, 'What is left, in percent,')
   const record: Adhesive = {
     id: adhesive?.id ?? newId(), name: form.name.trim(), family: familyOf(form.family).id, aliases: namesFrom(form.aliases, form.name), packSize: size, packUnit: form.packUnit,
@@ -111,13 +126,14 @@ export async function keepGlue(
     boughtOn: form.bought || null,
     openedOn: form.opened || null,
     expiresOn: form.expires || null,
-    left: left / 100,
+    left: Math.round(left * 100) / 10_000,
   }
-  const changes: Change[] = [
-    adhesive ? update('adhesive', adhesive, record) : insert('adhesive', record),
-    pack ? update('stock', pack, stock) : insert('stock', stock),
+  const edits = [
+    ...(adhesive ? [editOf('adhesive', adhesive, record)] : []),
+    ...(pack ? [editOf('stock', pack, stock)] : []),
   ]
-  return bench.write(`${adhesive ? 'Change' : 'Put on the shelf'}: ${record.name}`, changes, true)
+  const made = [...(adhesive ? [] : [insert('adhesive', record)]), ...(pack ? [] : [insert('stock', stock)])]
+  return bench.edit(`${adhesive ? 'Change' : 'Put on the shelf'}: ${record.name}`, edits, made, true)
 }
 
 export async function keepMaterial(
@@ -137,9 +153,10 @@ export async function keepMaterial(
     thicknessMm,
     note: material?.note ?? '',
   }
-  return bench.write(
+  return bench.edit(
     `${material ? 'Change' : 'Add'} material ${record.name}`,
-    [material ? update('material', material, record) : insert('material', record)],
+    material ? [editOf('material', material, record)] : [],
+    material ? [] : [insert('material', record)],
     true,
   )
 }

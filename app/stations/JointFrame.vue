@@ -8,6 +8,7 @@ import JointStrip from './frame/JointStrip.vue'
 import StationRoute from './frame/StationRoute.vue'
 import WhyPanel from './frame/WhyPanel.vue'
 import LostPage from '../frame/LostPage.vue'
+import PanelGuard from '../look/PanelGuard.vue'
 import { useWhy } from '../look/why'
 
 const props = defineProps<{ joint: string }>()
@@ -30,16 +31,16 @@ const refusal = computed(() => ['ask', 'shortlist'].includes(station.value) ? nu
 <template>
   <LostPage v-if="!view" />
   <div v-else class="joint-frame">
-    <JointStrip :current="joint" :station="station" />
-    <StationRoute :view="view" :station="station" />
+    <PanelGuard name="The joint strip"><JointStrip :current="joint" :station="station" /></PanelGuard>
+    <PanelGuard name="The route"><StationRoute :view="view" :station="station" /></PanelGuard>
     <div class="body">
       <main id="work" tabindex="-1">
         <p v-if="refusal" class="refusal fails" role="note">{{ refusal }}</p>
         <router-view v-slot="{ Component }">
-          <component :is="Component" :key="joint" :view="view" />
+          <PanelGuard name="This station"><component :is="Component" :key="joint" :view="view" /></PanelGuard>
         </router-view>
       </main>
-      <WhyPanel />
+      <PanelGuard name="Why"><WhyPanel /></PanelGuard>
     </div>
   </div>
 </template>

@@ -42,6 +42,10 @@ export class WorkerClient {
     return this.ask('openWords', input, options)
   }
 
+  copy(input: Tasks['copy']['input'], options: AskOptions = {}): Promise<Tasks['copy']['result']> {
+    return this.ask('copy', input, options)
+  }
+
   private ask<K extends TaskKind>(kind: K, input: Tasks[K]['input'], options: AskOptions): Promise<Tasks[K]['result']> {
     const { signal, onProgress } = options
     const job = ++this.count

@@ -1,4 +1,5 @@
 import { CodedError, type ErrorCode } from '../../core/errors'
+import { copyBench } from '../bench/copyBench'
 import { materialClassOf } from '../../core/knowledge/materials'
 import type { Brief } from '../../core/records/joint'
 import { openWordsByEffect, type OpenWord } from '../../core/screening/openWords'
@@ -13,10 +14,19 @@ export interface OpenWordsInput {
   room: Around['room']
 }
 
+/** Which bench gets its second copy brought up to date. */
+export interface CopyInput {
+  bench: string
+  /** ms, for the copy's date */
+  now: number
+}
+
 /** What the worker can do: what goes in, what comes out. */
 export interface Tasks {
   analyse: { input: AnalysisInput; result: Analysis }
   openWords: { input: OpenWordsInput; result: OpenWord[] }
+  /** whether the browser took the copy */
+  copy: { input: CopyInput; result: boolean }
 }
 export type TaskKind = keyof Tasks
 
@@ -33,7 +43,9 @@ export type Response =
 
 const classOf = (id: string | null) => (id === null ? null : materialClassOf(id))
 
-function work(request: Request, onProgress: (done: number) => void): Tasks[TaskKind]['result'] {
+type Result = Tasks[TaskKind]['result']
+
+function work(request: Request, onProgress: (done: number) => void): Result | Promise<Result> {
   switch (request.kind) {
     case 'analyse':
       return analyse(request.input, { onProgress })
@@ -41,14 +53,16 @@ function work(request: Request, onProgress: (done: number) => void): Tasks[TaskK
       const { brief, a, b, room } = request.input
       return openWordsByEffect(brief, classOf(a), classOf(b), undefined, { room })
     }
+    case 'copy':
+      return copyBench(request.input)
   }
 }
 
 /** Answers one request; the worker is only this with postMessage, so it is tested without one. */
-export function answerRequest(request: Request, post: (response: Response) => void): void {
+export async function answerRequest(request: Request, post: (response: Response) => void): Promise<void> {
   const { job } = request
   try {
-    const result = work(request, (done) => post({ kind: 'progress', job, done }))
+    const result = await work(request, (done) => post({ kind: 'progress', job, done }))
     post({ kind: 'done', job, result })
   } catch (error) {
     const told =

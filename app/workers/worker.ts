@@ -1,3 +1,4 @@
 import { answerRequest, type Request } from './protocol'
 
-self.onmessage = (event: MessageEvent<Request>) => answerRequest(event.data, (response) => self.postMessage(response))
+self.onmessage = (event: MessageEvent<Request>) =>
+  void answerRequest(event.data, (response) => self.postMessage(response))

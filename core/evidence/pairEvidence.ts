@@ -1,3 +1,4 @@
+import { countingReadings } from '../readings/counting'
 import { interpret } from '../readings/interpret'
 import { testKinds, type TestId } from '../readings/tests'
 import { requiredStrength } from '../choice/requirement'
@@ -81,7 +82,7 @@ export function ownEvidence(tables: EvidenceTables, classOf: (material: string) 
 }
 
 function summed(readings: readonly Reading[], test: TestId): Pick<PairEvidence, 'valid' | 'typical' | 'atLeast'> {
-  const model = readings.flatMap((reading): ModelReading[] => {
+  const model = countingReadings(readings).flatMap((reading): ModelReading[] => {
     const { datum } = interpret(reading, test)
     return datum.kind === 'leftOut' ? [] : [{ procedure: 'own', ...datum }]
   })

@@ -4,7 +4,9 @@ import { sayError } from '../messages'
 import { emptyBench } from '../records/bench'
 import { openBrief } from '../records/joint'
 import { noTables, type Tables } from '../records/tables'
-import { BENCH_FILE_VERSION, migrations, readBenchFile, writeBenchFile } from './benchFile'
+import { BENCH_FILE_VERSION, readBenchFile, writeBenchFile } from './benchFile'
+import { migrations } from './migrations'
+import { asideWords } from './salvage'
 
 const tables: Tables = {
   ...noTables(),
@@ -28,7 +30,8 @@ const edited = (edit: (file: { version: number; tables: Record<string, Record<st
 }
 
 describe('the bench file', () => {
-  it('comes back as it went out', () => expect(readBenchFile(text)).toEqual({ tables, savedAt: 9, migratedFrom: null }))
+  it('comes back as it went out', () =>
+    expect(readBenchFile(text)).toEqual({ tables, savedAt: 9, migratedFrom: null, aside: [] }))
 
   it('refuses a newer version and leaves it untouched', () => {
     const error = failure(edited((file) => (file.version = BENCH_FILE_VERSION + 1)))
@@ -43,18 +46,59 @@ describe('the bench file', () => {
     ['no tables', '{"format":"paste-bench","version":2}', 'damaged'],
   ])('refuses %s', (_, file, code) => expect(failure(file).code).toBe(code))
 
-  it('names the place of the damage', () => {
-    expect(failure(edited((file) => (file.tables['joint']![0]!['code'] = 7))).path).toBe('tables.joint.0.code')
-    expect(failure(edited((file) => (file.tables['joint']![0]!['build'] = 'gone'))).facts['field']).toBe(
-      'joint j1, build',
-    )
+  it('names the place where a file is damaged as a whole', () => {
     expect(failure(edited((file) => file.tables['build']!.push(file.tables['build']![0]!))).path).toBe(
       'tables.build.1.id',
     )
+    expect(failure(edited((file) => (file.tables['bench']![0]!['name'] = ''))).path).toBe('tables.bench.0.name')
     expect(failure(edited((file) => (file.tables['bench'] = []))).path).toBe('tables.bench')
     expect(failure(edited((file) => ((file.tables as Record<string, unknown>)['coupon'] = 'x'))).path).toBe(
       'tables.coupon',
     )
+    expect(failure(edited((file) => delete file.tables['coupon'])).path).toBe('tables.coupon')
+  })
+
+  it('sets single bad rows aside, with what hangs on them, and names each', () => {
+    const file = edited(({ tables: { joint, offcut, material } }) => {
+      joint!.push({ ...joint![0]!, id: 'j2', code: 7 }, { ...joint![0]!, id: 'j3', build: 'gone' })
+      material!.push({ id: 'm1', name: 'Own', classId: 'no-such-class', thicknessMm: null, note: '' })
+      offcut!.push({ id: 'o1', material: 'card', widthMm: 1e30, heightMm: 5, count: 1, note: '' })
+    })
+    const { tables: read, aside } = readBenchFile(file)
+    expect(read.joint.map(({ id }) => id)).toEqual(['j1'])
+    expect(read.material).toEqual([])
+    expect(aside.map(({ place }) => place)).toEqual([
+      'tables.joint.1.code',
+      'tables.offcut.0.widthMm',
+      'tables.joint.2.build',
+      'tables.material.0.classId',
+    ])
+    expect(asideWords(aside[2]!)).toBe(
+      'joint j3 (tables.joint.2.build): it points to “gone”, which is not in the file or was set aside',
+    )
+    const hanging = readBenchFile(
+      edited((one) => {
+        one.tables['procedure'] = [{ id: 'p1', joint: 'j1', letter: 'a' }]
+        one.tables['decision'] = []
+        one.tables['cureCheck'] = [{ id: 'k1', coupon: 'c1', at: 1, state: 'firm' }]
+      }),
+    )
+    expect(hanging.aside.map(({ table }) => table)).toEqual(['procedure', 'cureCheck'])
+  })
+
+  it('leaves a word of a brief open that cannot be read, and keeps the joint', () => {
+    const { tables: read, aside } = readBenchFile(
+      edited((file) => {
+        const brief = file.tables['joint']![0]!['brief'] as Record<string, unknown>
+        Object.assign(brief, { heatC: 'hot', geometry: 'knot', a: { ...(brief['a'] as object), thicknessMm: -2 } })
+      }),
+    )
+    expect(read.joint[0]!.brief).toEqual(openBrief())
+    expect(aside.map(({ place }) => place).sort()).toEqual([
+      'tables.joint.0.brief.a.thicknessMm',
+      'tables.joint.0.brief.geometry',
+      'tables.joint.0.brief.heatC',
+    ])
   })
 
   it('migrates version 1: the pack’s dates move out of the adhesive', () => {

@@ -2,17 +2,12 @@ import * as z from 'zod/mini'
 import { CodedError } from '../errors'
 import { moment } from '../records/fields'
 import { issueWords } from '../records/issue'
-import { danglingReference, schemas, tableNames, type Tables } from '../records/tables'
+import { schemas, tableNames, type Tables } from '../records/tables'
+import { asObject, migrations, type LooseTables } from './migrations'
+import { salvage, type SetAside } from './salvage'
+import { BENCH_FILE_VERSION } from './writeBenchFile'
 
-/** The bench file: one JSON document with everything on a bench. */
-export const BENCH_FILE_VERSION = 3
-
-export interface BenchFile {
-  format: 'paste-bench'
-  version: number
-  savedAt: number
-  tables: Tables
-}
+export { BENCH_FILE_VERSION, writeBenchFile } from './writeBenchFile'
 
 /** For the JSON Schema in docs/ and for the check below. */
 export const benchFileSchema = z.object({
@@ -25,73 +20,6 @@ export const benchFileSchema = z.object({
     },
   ),
 })
-
-type Loose = Record<string, unknown>
-type LooseTables = Record<string, Loose[]>
-
-/**
- * From version n to n + 1, frozen: a migration calls nothing that may change later.
- * 1 → 2: a pack's dates moved from the adhesive to a table of packs, since one product can stand there in two batches.
- * 2 → 3: briefs ask more (all of it open), a product has other names and may be of no known family, a pack knows when it was
- * bought, rules of the house have a table, and a round has arms: its one test became the first.
- */
-export const migrations: Record<number, (tables: LooseTables) => LooseTables> = {
-  1: (tables) => ({
-    ...tables,
-    adhesive: (tables['adhesive'] ?? []).map((adhesive) =>
-      Object.fromEntries(Object.entries(adhesive).filter(([key]) => key !== 'openedOn' && key !== 'expiresOn')),
-    ),
-    stock: (tables['adhesive'] ?? [])
-      .filter((adhesive) => adhesive['openedOn'] != null || adhesive['expiresOn'] != null)
-      .map((adhesive) => ({
-        id: `${String(adhesive['id'])}-pack`,
-        adhesive: adhesive['id'],
-        batch: '',
-        openedOn: adhesive['openedOn'] ?? null,
-        expiresOn: adhesive['expiresOn'] ?? null,
-        left: 1,
-      })),
-  }),
-  2: (tables) => {
-    const side = (value: unknown) => ({ ...(value as Loose), traits: null })
-    const newWords = [
-      'edgeMm', 'fit', 'curveMm', 'leverMm', 'flexDeg', 'bendRadiusMm', 'sun', 'boxed', 'undo', 'repositionS', 'canClamp', 'reach', 'inShell', 'roomM3',
-      'heatNear', 'stakes', 'readyH', 'handledBy', 'perEvening',
-    ] // prettier-ignore
-    const open = Object.fromEntries(newWords.map((word) => [word, null]))
-    return {
-      ...tables,
-      joint: (tables['joint'] ?? []).map((joint) => {
-        const brief = asObject(joint['brief'])
-        return brief ? { ...joint, brief: { ...brief, ...open, a: side(brief['a']), b: side(brief['b']) } } : joint
-      }),
-      adhesive: (tables['adhesive'] ?? []).map((adhesive) => ({ ...adhesive, aliases: [] })),
-      stock: (tables['stock'] ?? []).map((pack) => ({ ...pack, boughtOn: null })),
-      houseRule: [],
-      offcut: [],
-      procedure: (tables['procedure'] ?? []).map((procedure) => ({ ...procedure, dilution: null, blend: null })),
-      round: (tables['round'] ?? []).map(({ test, size, passLimit, passSetAt, ...round }) => ({
-        ...round,
-        arms: [{ id: 'a1', test, exposure: null, size, passLimit, passSetAt, lateChanges: [] }],
-        control: null,
-        hunch: null,
-        weights: null,
-      })),
-      coupon: (tables['coupon'] ?? []).map((coupon) => ({ ...coupon, arm: 'a1' })),
-      decision: (tables['decision'] ?? []).map((decision) => ({ ...decision, arm: 'a1' })),
-    }
-  },
-}
-
-export const writeBenchFile = (tables: Tables, now: number): string =>
-  JSON.stringify(
-    { format: 'paste-bench', version: BENCH_FILE_VERSION, savedAt: now, tables } satisfies BenchFile,
-    null,
-    1,
-  )
-
-const asObject = (value: unknown): Loose | null =>
-  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Loose) : null
 
 /** Text → JSON; a broken text says about where. */
 function parsed(text: string): unknown {
@@ -110,65 +38,43 @@ function parsed(text: string): unknown {
   }
 }
 
+export interface BenchFileRead {
+  tables: Tables
+  savedAt: number
+  migratedFrom: number | null
+  /** rows and words that could not be taken, each with its place and the reason */
+  aside: SetAside[]
+}
+
 /**
- * Reads a bench file whole or not at all: a newer version is refused, an older one migrated, a damaged one refused with the
- * place named.
+ * Reads a bench file: a newer version is refused, an older one migrated. A file that is damaged as a whole is refused with
+ * the place named; single bad rows are set aside with what hangs on them, and named.
  * @throws CodedError not-a-bench-file, newer-version, damaged
  */
-export function readBenchFile(text: string): { tables: Tables; savedAt: number; migratedFrom: number | null } {
+export function readBenchFile(text: string): BenchFileRead {
   const file = asObject(parsed(text))
   if (!file || file['format'] !== 'paste-bench')
     throw new CodedError('not-a-bench-file', '', { detail: 'the mark “paste-bench” is missing' })
   const version = file['version']
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
-    throw new CodedError('damaged', 'version', { field: 'version', detail: 'a whole number from 1 was expected' })
+    throw damaged('version', 'a whole number from 1 was expected')
   if (version > BENCH_FILE_VERSION)
     throw new CodedError('newer-version', 'version', { got: version, known: BENCH_FILE_VERSION })
+  const savedAt = moment.safeParse(file['savedAt'])
+  if (!savedAt.success) throw damaged('savedAt', issueWords(savedAt.error.issues[0]!))
   let tables = asObject(file['tables']) as LooseTables | null
-  if (!tables) throw new CodedError('damaged', 'tables', { field: 'tables', detail: 'the tables are missing' })
+  if (!tables) throw damaged('tables', 'the tables are missing')
   for (const [name, rows] of Object.entries(tables))
     if (!Array.isArray(rows) || rows.some((row) => !asObject(row)))
-      throw new CodedError('damaged', `tables.${name}`, {
-        field: `tables.${name}`,
-        detail: 'a list of records was expected',
-      })
+      throw damaged(`tables.${name}`, 'a list of records was expected')
   for (let from = version; from < BENCH_FILE_VERSION; from++) tables = migrations[from]!(tables)
-  const result = benchFileSchema.safeParse({ ...file, version: BENCH_FILE_VERSION, tables })
-  if (!result.success) {
-    const issue = result.error.issues[0]!
-    const field = issue.path.join('.')
-    throw new CodedError('damaged', field, { field, detail: issueWords(issue) })
-  }
-  checkWhole(result.data.tables)
-  return {
-    tables: result.data.tables,
-    savedAt: result.data.savedAt,
-    migratedFrom: version === BENCH_FILE_VERSION ? null : version,
-  }
+  for (const name of tableNames) if (!tables[name]) throw damaged(`tables.${name}`, 'a list of records was expected')
+  if (tables['bench']!.length !== 1)
+    throw damaged('tables.bench', `one bench was expected, ${tables['bench']!.length} found`)
+  const taken = salvage(tables)
+  const essential = taken.aside.find(({ table }) => table === 'bench' || table === 'build')
+  if (essential) throw damaged(essential.place, essential.why)
+  return { ...taken, savedAt: savedAt.data, migratedFrom: version === BENCH_FILE_VERSION ? null : version }
 }
 
-/** One bench row, ids unlike within a table, nothing pointing into the void. */
-function checkWhole(tables: Tables): void {
-  if (tables.bench.length !== 1)
-    throw new CodedError('damaged', 'tables.bench', {
-      field: 'tables.bench',
-      detail: `one bench was expected, ${tables.bench.length} found`,
-    })
-  for (const name of tableNames) {
-    const seen = new Set<string>()
-    tables[name].forEach((record, i) => {
-      if (seen.has(record.id))
-        throw new CodedError('damaged', `tables.${name}.${i}.id`, {
-          field: `tables.${name}.${i}.id`,
-          detail: `“${record.id}” stands there twice`,
-        })
-      seen.add(record.id)
-    })
-  }
-  const loose = danglingReference(tables)
-  if (loose)
-    throw new CodedError('damaged', `tables.${loose.table}`, {
-      field: `${loose.table} ${loose.id}, ${loose.field}`,
-      detail: `it points to “${loose.to}”, which is not in the file`,
-    })
-}
+const damaged = (field: string, detail: string) => new CodedError('damaged', field, { field, detail })

@@ -55,9 +55,12 @@ export const labelSheets: LabelSheet[] = [
   { id: '65', name: '65 on a page, 38.1 × 21.2 mm', columns: 5, rows: 13, widthMm: 38.1, heightMm: 21.2, leftMm: 4.7, topMm: 10.7, gapXMm: 2.5, gapYMm: 0 },
 ] // prettier-ignore
 
+/** How many labels a page of a sheet holds. */
+export const labelPlaces = ({ columns, rows }: LabelSheet): number => Math.max(1, columns * rows)
+
 /** Labels laid on pages: where each of a page stands, mm from its corner. */
 export function labelPages<T>(labels: readonly T[], sheet: LabelSheet): { label: T; xMm: number; yMm: number }[][] {
-  const each = Math.max(1, sheet.columns * sheet.rows)
+  const each = labelPlaces(sheet)
   return Array.from({ length: Math.ceil(labels.length / each) }, (_, page) =>
     labels.slice(page * each, (page + 1) * each).map((label, i) => ({
       label,

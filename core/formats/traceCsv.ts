@@ -1,6 +1,6 @@
 import { CodedError } from '../errors'
-import { parseNumber } from '../quantities/parse'
-import { findUnit, toInside } from '../quantities/units'
+import { asUnit, parseNumber } from '../quantities/parse'
+import { toInside } from '../quantities/units'
 import type { TracePoint } from '../readings/trace'
 
 export interface TraceFile {
@@ -11,7 +11,7 @@ export interface TraceFile {
 
 const names = {
   time: /^(t|time|sec|seconds?|zeit)\b/i,
-  load: /^(f|n|load|force|kraft|pull)\b/i,
+  load: /^(f|load|force|kraft|pull)\b/i,
   travel: /^(x|mm|travel|displacement|extension|distance|position|weg)\b/i,
 }
 
@@ -30,7 +30,8 @@ const heading = (cell: string) => {
 /**
  * A force trace from the rows of a CSV file: a heading row names time, load and (where there is one) travel, each with its
  * unit in brackets; s, N and mm where none is given. Without time the row number stands in.
- * @throws CodedError wrong-shape when no heading names a load; trace-too-short with fewer than 4 good rows
+ * @throws CodedError wrong-shape when no heading names a load, or none is above zero; unknown-unit, wrong-kind-of-unit for
+ * a heading's unit; trace-too-short with fewer than 4 good rows
  */
 export function traceFromRows(rows: readonly (readonly string[])[]): TraceFile {
   const at = rows.findIndex((row) => row.some((cell) => names.load.test(heading(cell).name)))
@@ -42,15 +43,22 @@ export function traceFromRows(rows: readonly (readonly string[])[]): TraceFile {
   const headings = rows[at]!.map(heading)
   const column = (kind: keyof typeof names) => headings.findIndex(({ name }) => names[kind].test(name))
   const [time, load, travel] = [column('time'), column('load'), column('travel')]
+  const unitOf = (at: number, dimension: 'time' | 'force' | 'length', usual: string) =>
+    at < 0 || headings[at]!.unit === null ? usual : asUnit(headings[at]!.unit, dimension, 'file')
+  const units = {
+    time: unitOf(time, 'time', 's'),
+    load: unitOf(load, 'force', 'N'),
+    travel: unitOf(travel, 'length', 'mm'),
+  }
   const points: TracePoint[] = []
   const bad: TraceFile['bad'] = []
   rows.slice(at + 1).forEach((row, i) => {
     if (row.every((cell) => cell.trim() === '')) return
     try {
       points.push({
-        s: time < 0 ? i : inside(row[time], headings[time]!.unit, 'time'),
-        n: inside(row[load], headings[load]!.unit, 'force'),
-        mm: travel < 0 ? null : inside(row[travel], headings[travel]!.unit, 'length'),
+        s: time < 0 ? i : inside(row[time], units.time, 'time'),
+        n: inside(row[load], units.load, 'force'),
+        mm: travel < 0 ? null : inside(row[travel], units.travel, 'length'),
       })
     } catch (error) {
       bad.push({
@@ -60,14 +68,17 @@ export function traceFromRows(rows: readonly (readonly string[])[]): TraceFile {
     }
   })
   if (points.length < 4) throw new CodedError('trace-too-short', 'file', { got: points.length, low: 4 })
+  if (!points.some(({ n }) => n > 0))
+    throw new CodedError('wrong-shape', 'file', {
+      field: 'The load column',
+      detail: 'loads above zero were expected; if your logger counts a pull as negative, turn its sign first',
+    })
   return { points, bad }
 }
 
-function inside(cell: string | undefined, unit: string | null, dimension: 'time' | 'force' | 'length'): number {
-  const { value, rest } = parseNumber(cell ?? '')
-  if (rest) throw new CodedError('not-a-number', '', { got: cell ?? '', example: '12.5' })
-  const known = unit ? findUnit(unit, dimension) : null
-  return known ? toInside(value, known, dimension) : value
+/** A cell in the unit of its column: cells carry no unit of their own. */
+function inside(cell: string | undefined, unit: string, dimension: 'time' | 'force' | 'length'): number {
+  return toInside(parseNumber(cell ?? '', { most: 1e7, least: -1e7 }), unit, dimension)
 }
 
 /** At most `most` points, keeping the highest of each stretch, so that the peak stays what it was. */

@@ -108,13 +108,17 @@ export const addableSteps: Partial<Record<StepKind, { text: string; minS: number
   clamp: { text: 'Clamp lightly with flat pads', minS: 1800, after: 'close' },
 }
 
-/** A procedure's steps with one more, where it belongs: preparing before the glue goes on, clamping after closing. */
-export function withStep(steps: readonly Step[], kind: StepKind, id: string): Step[] {
+/**
+ * A procedure's steps with one more, where it belongs: preparing before the glue goes on, clamping after closing.
+ * @param place where it must go instead, as care says of heat
+ */
+export function withStep(steps: readonly Step[], kind: StepKind, id: string, place?: number): Step[] {
   const { text, minS, after } = addableSteps[kind]!
   const prepare = kind.startsWith('prepare')
-  const at = prepare
+  const usual = prepare
     ? steps.findIndex((step) => step.kind === 'apply')
     : steps.findLastIndex((step) => step.kind === after) + 1
+  const at = place ?? usual
   return [...steps.slice(0, at), { id, kind, text, minS, maxS: null }, ...steps.slice(at)]
 }
 

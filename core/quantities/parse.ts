@@ -1,5 +1,6 @@
 import { CodedError } from '../errors'
-import { dimensionOf, findUnit, knownUnits, toInside, type Dimension } from './units'
+import { digitsOf } from './figure'
+import { bounds, dimensionOf, findUnit, insideUnit, knownUnits, toInside, type Dimension } from './units'
 
 export interface Quantity {
   /** as typed, in `unit` */
@@ -10,13 +11,31 @@ export interface Quantity {
 }
 
 const examples: Record<Dimension, string> = {
-  force: '9.5 kgf', mass: '3 kg', volume: '2.5 l', length: '2 1/2 in', area: '40 cm²',
-  time: '20 min', temperature: '50 °C', angle: '45°', torque: '0.4 N·m',
-} // prettier-ignore
+  force: '9.5 kgf',
+  mass: '3 kg',
+  volume: '2.5 l',
+  length: '2 1/2 in',
+  area: '40 cm²',
+  time: '20 min',
+  temperature: '50 °C',
+  angle: '45°',
+  torque: '0.4 N·m',
+  strength: '0.3 MPa',
+  peel: '2 N/mm',
+}
 const kinds: Record<Dimension, string> = {
-  force: 'a force', mass: 'a mass', volume: 'a volume', length: 'a length', area: 'an area',
-  time: 'a time', temperature: 'a temperature', angle: 'an angle', torque: 'a turning moment',
-} // prettier-ignore
+  force: 'a force',
+  mass: 'a mass',
+  volume: 'a volume',
+  length: 'a length',
+  area: 'an area',
+  time: 'a time',
+  temperature: 'a temperature',
+  angle: 'an angle',
+  torque: 'a turning moment',
+  strength: 'a strength',
+  peel: 'a load on a width',
+}
 const vulgar: Record<string, string> = {
   '½': '1/2',
   '¼': '1/4',
@@ -29,60 +48,127 @@ const vulgar: Record<string, string> = {
   '⅞': '7/8',
 }
 
-const NUMBER = /^([+\-−]?)\s*(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|(\d[\d,.'’]*(?:e[+-]?\d+)?|[.,]\d+))/i
+/** Nobody types a longer number; what is longer was pasted by mistake. */
+const LONGEST = 60
+/** What a plain number may be when a field says nothing else. */
+const MOST = 1e9
+/** Closer to nothing than any quantity at a bench: a slip of the keyboard, not a zero. */
+const LEAST_SIZE = 1e-6
 
-/**
- * A plain number as people write it: "6,5", "2 1/2", "½", "1e3", "1,250.5". A single comma before exactly three digits
- * ("1,250") is refused, since it is 1250 to one maker and 1.25 to another.
- * @returns the number and what stands after it, trimmed
- * @throws CodedError not-a-number, ambiguous-number
- */
-export function parseNumber(text: string, path = '', example = '12.5'): { value: number; rest: string } {
+const shortened = (text: string) => {
+  const bare = text.trim()
+  return bare.length > 40 ? `${bare.slice(0, 40)}…` : bare || 'nothing'
+}
+
+const NUMBER =
+  /^([+\-−]?)\s*(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|(\d{1,3}(?:[ '’]\d{3})+(?!\d)(?:[.,]\d+)?|\d[\d,.]*(?:e[+-]?\d+)?|[.,]\d+))/i
+
+/** The number that a text begins with, and what stands after it, trimmed. @throws CodedError not-a-number, ambiguous-number */
+function beginning(text: string, path: string, example: string): { value: number; rest: string } {
+  const no = () => new CodedError('not-a-number', path, { got: shortened(text), example })
+  if (text.length > LONGEST) throw no()
   const plain = text
-    .replace(/[\u00a0\u202f]/g, ' ')
+    .replace(/[\u00a0\u202f\u2009]/g, ' ')
     .replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/g, (sign) => ` ${vulgar[sign]!}`)
     .trim()
   const match = NUMBER.exec(plain)
-  if (!match) throw new CodedError('not-a-number', path, { got: text.trim() || 'nothing', example })
+  if (!match) throw no()
   const [whole, sign, mixed, over, under, top, bottom, digits] = match
   const rest = plain.slice(whole.length).trim()
   let value: number
   if (mixed !== undefined) value = Number(mixed) + Number(over) / Number(under)
   else if (top !== undefined) value = Number(top) / Number(bottom)
-  else value = readDigits(digits!, text, path, example)
-  if (!Number.isFinite(value)) throw new CodedError('not-a-number', path, { got: text.trim(), example })
-  return { value: sign === '-' || sign === '−' ? -value : value, rest }
+  else value = readDigits(digits!, text, path)
+  if (!Number.isFinite(value)) throw no()
+  return { value: sign === '-' || sign === '−' ? 0 - value : value, rest }
 }
 
-function readDigits(digits: string, text: string, path: string, example: string): number {
-  const bare = digits.replace(/['’]/g, '')
-  const comma = bare.lastIndexOf(',')
-  const point = bare.lastIndexOf('.')
-  if (comma >= 0 && point >= 0) {
-    // Both: the later one is the decimal sign.
-    const [thousands, decimal] = comma > point ? ['.', ','] : [',', '.']
-    return Number(bare.split(thousands).join('').replace(decimal, '.'))
-  }
-  const commas = bare.split(',').length - 1
-  if (commas > 1) return Number(/^\d{1,3}(,\d{3})+$/.test(bare) ? bare.split(',').join('') : NaN)
-  if (commas === 1 && /^[1-9]\d{0,2},\d{3}$/.test(bare))
+/** Groups of three with one sign between them, and a decimal part behind the other sign. */
+const grouped = (text: string, thousands: string, decimal: string): number => {
+  const [whole = '', part, ...more] = text.split(decimal)
+  const groups = whole.split(thousands)
+  const right = groups.slice(1).every((group) => /^\d{3}$/.test(group)) && /^\d{1,3}$/.test(groups[0]!)
+  return right && more.length === 0 && (part === undefined || /^\d+$/.test(part))
+    ? Number(`${groups.join('')}.${part ?? '0'}`)
+    : NaN
+}
+
+/** NaN for digits that are no number. @throws CodedError ambiguous-number */
+function readDigits(digits: string, text: string, path: string): number {
+  const between = /[ '’]/.exec(digits)?.[0]
+  if (between) return grouped(digits.replace(',', '.'), between, '.')
+  const comma = digits.lastIndexOf(',')
+  const point = digits.lastIndexOf('.')
+  // Both: the later one is the decimal sign.
+  if (comma >= 0 && point >= 0) return comma > point ? grouped(digits, '.', ',') : grouped(digits, ',', '.')
+  if (digits.split(',').length > 2) return grouped(digits, ',', '.')
+  if (digits.split('.').length > 2) return grouped(digits, '.', ',')
+  if (/^[1-9]\d{0,2},\d{3}$/.test(digits))
     throw new CodedError('ambiguous-number', path, {
-      got: text.trim(),
-      whole: bare.replace(',', ''),
-      decimal: bare.replace(',', '.'),
+      got: shortened(text),
+      whole: digits.replace(',', ''),
+      decimal: digits.replace(',', '.'),
     })
-  const value = Number(bare.replace(',', '.'))
-  if (Number.isNaN(value)) throw new CodedError('not-a-number', path, { got: text.trim(), example })
+  return Number(digits.replace(',', '.'))
+}
+
+export interface NumberField {
+  /** the field as an error names it, for programs and for people */
+  path?: string
+  field?: string
+  example?: string
+  least?: number
+  most?: number
+  /** only whole numbers */
+  whole?: boolean
+  /** a word that may stand after the number: "cycles", "%" */
+  unit?: string
+}
+
+/**
+ * A plain number as people write it: "6,5", "2 1/2", "½", "1e3", "1 000", "1,250.5". A single comma before exactly three
+ * digits ("1,250") is refused, since it is 1250 to one maker and 1.25 to another; so is anything behind the number.
+ * @param of bounds (default ±1e9), and how an error names the field
+ * @throws CodedError not-a-number, ambiguous-number, rest-not-read, out-of-range, not-whole
+ */
+export function parseNumber(text: string, of: NumberField = {}): number {
+  const { path = '', field = 'The number', example = '12.5', least = -MOST, most = MOST, whole = false, unit } = of
+  const { value, rest } = beginning(text, path, example)
+  if (rest !== '' && rest.toLowerCase() !== unit?.toLowerCase())
+    throw new CodedError('rest-not-read', path, { got: shortened(text), rest: shortened(rest), example })
+  checkBounds(value, { least, most }, path, field)
+  if (whole && !Number.isInteger(value)) throw new CodedError('not-whole', path, { field, got: digitsOf(value) })
   return value
+}
+
+function checkBounds(value: number, { least, most }: { least: number; most: number }, path: string, field: string) {
+  if (value < least || value > most || (value !== 0 && Math.abs(value) < LEAST_SIZE))
+    throw new CodedError('out-of-range', path, {
+      field,
+      low: digitsOf(least),
+      high: digitsOf(most),
+      got: digitsOf(value),
+    })
 }
 
 /**
  * What a maker typed ("9.5 kgf", "6,5 lb", "2 1/2 in", "1 kg 250 g") as a quantity of one dimension.
  * @param fallback the unit when only a number was typed; without it a bare number is refused with the known units
- * @throws CodedError not-a-number, ambiguous-number, unknown-unit, wrong-kind-of-unit
+ * @param path the field, also as a sentence names it
+ * @throws CodedError not-a-number, ambiguous-number, unknown-unit, wrong-kind-of-unit, out-of-range
  */
 export function parseQuantity(text: string, dimension: Dimension, fallback?: string, path = ''): Quantity {
-  const { value, rest } = parseNumber(text, path, examples[dimension])
+  const quantity = readQuantity(text, dimension, fallback, path)
+  const [least, most] = bounds[dimension]
+  checkBounds(quantity.value, { least: -MOST, most: MOST }, path, 'The number')
+  checkBounds(quantity.inside, { least, most }, path, `${capital(kinds[dimension])}, in ${insideUnit(dimension)},`)
+  return quantity
+}
+
+const capital = (text: string) => text.replace(/^./, (first) => first.toUpperCase())
+
+function readQuantity(text: string, dimension: Dimension, fallback: string | undefined, path: string): Quantity {
+  const { value, rest } = beginning(text, path, examples[dimension])
   const known = knownUnits(dimension).join(', ')
   if (rest === '') {
     if (fallback === undefined) throw new CodedError('unknown-unit', path, { got: 'none', known })
@@ -92,7 +178,7 @@ export function parseQuantity(text: string, dimension: Dimension, fallback?: str
   const unit = asUnit(compound ? compound[1]! : rest, dimension, path)
   const inside = toInside(value, unit, dimension)
   if (!compound) return { value, unit, inside }
-  const more = parseQuantity(compound[2]!, dimension, undefined, path)
+  const more = readQuantity(compound[2]!, dimension, undefined, path)
   const perUnit = toInside(1, unit, dimension) - toInside(0, unit, dimension)
   return { value: value + more.inside / perUnit, unit, inside: inside + more.inside }
 }
@@ -106,9 +192,9 @@ export function asUnit(typed: string, dimension: Dimension, path = ''): string {
   if (unit !== null) return unit
   const known = knownUnits(dimension).join(', ')
   const other = dimensionOf(typed)
-  if (other === null) throw new CodedError('unknown-unit', path, { got: typed.trim(), known })
+  if (other === null) throw new CodedError('unknown-unit', path, { got: shortened(typed), known })
   throw new CodedError('wrong-kind-of-unit', path, {
-    got: typed.trim(),
+    got: shortened(typed),
     gotKind: kinds[other],
     wantedKind: kinds[dimension],
     known,

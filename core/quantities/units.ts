@@ -3,7 +3,8 @@ export const STANDARD_GRAVITY = 9.80665 // m/s², ISO 80000-3 (exact)
 /** kg a litre of tap water at about 20 °C (methods.md 1). */
 export const WATER_KG_PER_LITRE = 0.998
 
-export type Dimension = 'force' | 'mass' | 'volume' | 'length' | 'area' | 'time' | 'temperature' | 'angle' | 'torque'
+export type Dimension =
+  'force' | 'mass' | 'volume' | 'length' | 'area' | 'time' | 'temperature' | 'angle' | 'torque' | 'strength' | 'peel'
 
 type Linear = { factor: number; offset?: number }
 const POUND_KG = 0.45359237 // exact
@@ -14,6 +15,8 @@ const tables: Record<Dimension, Record<string, Linear>> = {
   force: {
     N: { factor: 1 },
     kN: { factor: 1000 },
+    daN: { factor: 10 },
+    cN: { factor: 0.01 },
     mN: { factor: 0.001 },
     kgf: { factor: STANDARD_GRAVITY },
     gf: { factor: STANDARD_GRAVITY / 1000 },
@@ -54,11 +57,31 @@ const tables: Record<Dimension, Record<string, Linear>> = {
   temperature: { '°C': { factor: 1 }, '°F': { factor: 5 / 9, offset: -160 / 9 } },
   angle: { '°': { factor: 1 }, rad: { factor: 180 / Math.PI } },
   torque: { 'N·m': { factor: 1 }, 'N·mm': { factor: 0.001 } },
+  strength: { MPa: { factor: 1 }, kPa: { factor: 0.001 }, 'N/mm²': { factor: 1 }, psi: { factor: (POUND_KG * STANDARD_GRAVITY) / INCH_MM ** 2 } }, // prettier-ignore
+  peel: { 'N/mm': { factor: 1 }, 'N/cm': { factor: 0.1 }, 'N/m': { factor: 0.001 } },
 }
+
+/** The least and the most, in the unit inside, that a quantity at a maker's bench can be; below zero only for °C and angles. */
+export const bounds: Record<Dimension, readonly [number, number]> = {
+  force: [0, 1e6],
+  mass: [0, 1e5],
+  volume: [0, 1e5],
+  length: [0, 1e6],
+  area: [0, 1e8],
+  time: [0, 3e8],
+  temperature: [-200, 1000],
+  angle: [-36_000, 36_000],
+  torque: [0, 1e6],
+  strength: [0, 1e5],
+  peel: [0, 1e5],
+}
+
+/** The unit inside: what `inside` of a quantity counts in. */
+export const insideUnit = (dimension: Dimension): string => Object.keys(tables[dimension])[0]!
 
 /** Other spellings, in lower case unless case matters. */
 const spellings: Record<string, string> = {
-  newton: 'N', newtons: 'N', n: 'N', kn: 'kN',
+  newton: 'N', newtons: 'N', n: 'N', kn: 'kN', dan: 'daN', cn: 'cN', mpa: 'MPa', kpa: 'kPa', 'n/mm2': 'N/mm²', 'n/mm^2': 'N/mm²',
   kgs: 'kg', kilo: 'kg', kilos: 'kg', kilogram: 'kg', kilograms: 'kg', kp: 'kgf', gram: 'g', grams: 'g', gr: 'g',
   lbs: 'lb', pound: 'lb', pounds: 'lb', '#': 'lb', ounce: 'oz', ounces: 'oz',
   litre: 'l', litres: 'l', liter: 'l', liters: 'l', ltr: 'l', millilitre: 'ml', millilitres: 'ml', milliliter: 'ml',
@@ -77,10 +100,10 @@ export const knownUnits = (dimension: Dimension): string[] => Object.keys(tables
 export function findUnit(typed: string, dimension: Dimension): string | null {
   const table = tables[dimension]
   const bare = typed.trim().replace(/\.$/, '')
-  if (bare in table) return bare
+  if (Object.hasOwn(table, bare)) return bare
   const lower = bare.toLowerCase().replace(/\s+/g, '')
-  const spelled = spellings[lower] ?? lower
-  if (spelled in table) return spelled
+  const spelled = Object.hasOwn(spellings, lower) ? spellings[lower]! : lower
+  if (Object.hasOwn(table, spelled)) return spelled
   return Object.keys(table).find((unit) => unit.toLowerCase() === lower && unit !== 'mN') ?? null
 }
 

@@ -12,7 +12,9 @@ export type Datum =
   | { kind: 'atMost'; high: number }
   | { kind: 'between'; low: number; high: number }
 
-export type LeftOut = { kind: 'leftOut'; why: 'wet' | 'fault' | 'order-only' | 'set-aside' | 'graded' }
+export type LeftOut = { kind: 'leftOut'; why: WhyLeftOut }
+/** unusable: what was read makes no strength; the reading stands, with the fault named, until it is corrected or set aside */
+export type WhyLeftOut = 'wet' | 'fault' | 'order-only' | 'set-aside' | 'graded' | 'unusable'
 
 /** How a pull ended. */
 export type Outcome =

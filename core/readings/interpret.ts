@@ -1,7 +1,9 @@
 import type { OutcomeRecord, Raw, Reading } from '../records/reading'
+import { CodedError } from '../errors'
+import { figureOf } from '../quantities/figure'
 import { asUnit } from '../quantities/parse'
 import { STANDARD_GRAVITY, toInside } from '../quantities/units'
-import { datumOf, type Datum, type LeftOut, type Outcome, type Read } from './datum'
+import { datumOf, type Datum, type LeftOut, type Outcome, type Read, type WhyLeftOut } from './datum'
 import { bendStrain } from './flex'
 import { loadN } from './load'
 import { strength, type CouponSize } from './strength'
@@ -73,27 +75,64 @@ export interface Interpreted {
   datum: Datum | LeftOut
   unit: string
   size: CouponSize
+  /** why it makes no strength (datum: unusable); null when it does, or need not */
+  fault: CodedError | null
 }
 
+/** Strengths outside of this, in the unit of any test, come from a slip: no joint of a maker is near them. */
+const USABLE = { low: 1e-6, high: 1e7 }
+
 /**
- * A logged pull, worked out anew from what was read (methods.md 1 and 2).
- * @throws CodedError when a size or a load is missing
+ * A logged pull, worked out anew from what was read (methods.md 1 and 2). It never throws: a reading that cannot be worked
+ * out keeps its place, with the fault named.
  */
 export function interpret(reading: Pick<Reading, 'raw' | 'outcome' | 'size' | 'setAside'>, test: TestId): Interpreted {
+  const rest = { unit: testKinds[test].unit, size: reading.size, fault: null }
+  try {
+    return { ...rest, ...workedOut(reading, test) }
+  } catch (error) {
+    const why = reading.setAside ? 'set-aside' : 'unusable'
+    return { ...rest, load: null, read: null, datum: { kind: 'leftOut', why }, fault: asFault(error) }
+  }
+}
+
+const asFault = (error: unknown): CodedError =>
+  error instanceof CodedError
+    ? error
+    : new CodedError('wrong-shape', '', { field: 'The reading', detail: String(error) })
+
+function workedOut(
+  reading: Pick<Reading, 'raw' | 'outcome' | 'size' | 'setAside'>,
+  test: TestId,
+): Pick<Interpreted, 'load' | 'read' | 'datum'> {
   const load = loadOf(reading.raw, test, reading.size)
   const read = readOf(load, test, reading.size)
-  const { unit } = testKinds[test]
-  const rest = { load, read, unit, size: reading.size }
-  if (reading.setAside) return { ...rest, datum: { kind: 'leftOut', why: 'set-aside' } }
+  const out = (why: WhyLeftOut): Pick<Interpreted, 'load' | 'read' | 'datum'> => ({
+    load,
+    read,
+    datum: { kind: 'leftOut', why },
+  })
+  if (reading.setAside) return out('set-aside')
   // Grades are looked at beside each other, not weighed as strengths.
-  if (reading.raw.way === 'grades' && reading.outcome.end === 'held')
-    return { ...rest, datum: { kind: 'leftOut', why: 'graded' } }
+  if (reading.raw.way === 'grades' && reading.outcome.end === 'held') return out('graded')
   // A rung without calibration is an order only; it is kept and shown, and says nothing to the model.
-  if (
-    read === null &&
-    reading.raw.way === 'hands' &&
-    (reading.outcome.end === 'broke' || reading.outcome.end === 'held')
-  )
-    return { ...rest, datum: { kind: 'leftOut', why: 'order-only' } }
-  return { ...rest, datum: datumOf(read, outcomeOf(reading.outcome, test, reading.size)) }
+  const came = reading.outcome.end === 'broke' || reading.outcome.end === 'held'
+  if (read === null && reading.raw.way === 'hands' && came) return out('order-only')
+  return { load, read, datum: usable(datumOf(read, outcomeOf(reading.outcome, test, reading.size))) }
+}
+
+/** @throws CodedError no-load for a pull of nothing; out-of-range for what no joint comes near */
+function usable(datum: Datum | LeftOut): Datum | LeftOut {
+  if (datum.kind === 'leftOut') return datum
+  const bounds = [
+    ...('value' in datum ? [datum.value] : []),
+    ...('low' in datum ? [datum.low] : []),
+    ...('high' in datum ? [datum.high] : []),
+  ]
+  for (const value of bounds) {
+    if (value === 0) throw new CodedError('no-load', 'value')
+    if (!(value >= USABLE.low && value <= USABLE.high))
+      throw new CodedError('out-of-range', 'value', { field: 'The strength', ...USABLE, got: figureOf(value) })
+  }
+  return datum
 }

@@ -1,6 +1,4 @@
-import { CodedError } from '../errors'
-import { issueWords } from './issue'
-import { schemas, type AnyRecord, type RecordOf, type TableName } from './tables'
+import type { AnyRecord, RecordOf, TableName } from './tables'
 
 /** One record before and after; null before: made, null after: taken away. */
 export interface Change {
@@ -53,28 +51,6 @@ export function sameRecord(a: unknown, b: unknown): boolean {
     one.length === two.length &&
     one.every((key) => sameRecord((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]))
   )
-}
-
-/**
- * Checks an entry against the records as they stand: every `after` fits its table's schema, every `before` is what stands there.
- * @throws CodedError wrong-shape naming table, id and field; conflict when a record was changed elsewhere in the meantime
- */
-export function checkEntry(entry: Entry, current: (table: TableName, id: string) => AnyRecord | null): void {
-  for (const change of entry.changes) {
-    const where = `${change.table} ${change.id}`
-    if (change.after !== null) {
-      const parsed = schemas[change.table].safeParse(change.after)
-      if (!parsed.success) {
-        const issue = parsed.error.issues[0]!
-        throw new CodedError('wrong-shape', `${where} ${issue.path.join('.')}`, {
-          field: `${change.table} ${issue.path.join('.')}`,
-          detail: issueWords(issue),
-        })
-      }
-    }
-    if (!sameRecord(current(change.table, change.id), change.before))
-      throw new CodedError('conflict', where, { field: `The ${change.table}` })
-  }
 }
 
 /** The changes that take an entry back: in reverse order, before and after swapped. */

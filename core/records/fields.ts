@@ -3,23 +3,40 @@ import * as z from 'zod/mini'
 /** Parts that several records share. Open words of a brief are null: unknown, never "no". */
 export const id = z.string().check(z.minLength(1), z.maxLength(64))
 /** milliseconds since 1970, UTC */
-export const moment = z.int().check(z.nonnegative())
+export const moment = z.int().check(z.nonnegative(), z.lte(Date.UTC(9999, 11, 31)))
 /** a calendar day, "2026-12-12" */
-export const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/, 'a day such as 2026-12-12'))
+export const day = z
+  .string()
+  .check(z.regex(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'a day such as 2026-12-12'))
 export const text = z.string().check(z.maxLength(4000))
 /** a name or a reason: not empty */
 export const words = z.string().check(z.minLength(1), z.maxLength(4000))
-export const amount = z.number().check(z.nonnegative())
-export const positive = z.number().check(z.positive())
-export const count = z.int().check(z.positive())
-export const place = z.int().check(z.nonnegative())
+/** The largest and the smallest number that any maker's quantity comes near: beyond them lies a slip of the keyboard. */
+export const LARGEST = 1e9
+export const SMALLEST = 1e-6
+/** a number within those bounds, above or below zero */
+const sized = z.refine<number>(
+  (value) => value === 0 || Math.abs(value) >= SMALLEST,
+  '0, or at least 0.000001 expected',
+)
+export const within = z.number().check(z.gte(-LARGEST), z.lte(LARGEST), sized)
+export const amount = z.number().check(z.nonnegative(), z.lte(LARGEST), sized)
+export const positive = z.number().check(z.gte(SMALLEST), z.lte(LARGEST))
+export const count = z.int().check(z.positive(), z.lte(1_000_000))
+export const place = z.int().check(z.nonnegative(), z.lte(1_000_000))
 export const share = z.number().check(z.gte(0), z.lte(1))
-export const measure = z.nullable(positive)
+/** a length, mm: from a thousandth to a kilometre */
+export const lengthMm = z.number().check(z.gte(0.001), z.lte(1e6))
+export const measure = z.nullable(lengthMm)
+/** °C that a maker's joint may meet */
+export const celsius = z.number().check(z.gte(-200), z.lte(1000))
+/** a length of time, s: up to ten years */
+export const seconds = z.number().check(z.nonnegative(), z.lte(316_000_000))
 export const couponSize = z.partial(
   z.object({
     widthMm: measure,
     overlapMm: measure,
-    areaMm2: measure,
+    areaMm2: z.nullable(z.number().check(z.gte(0.001), z.lte(1e8))),
     thicknessMm: measure,
     diameterMm: measure,
     innerDiameterMm: measure,

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { faceStates } from '../knowledge/materials'
 import { faceTraits, geometries, loadModes, motions, stakes } from '../knowledge/vocabulary'
-import { amount, count, day, id, measure, moment, positive, words } from './fields'
+import { amount, celsius, count, day, id, measure, moment, positive, seconds, words } from './fields'
 
 /** One side of a joint: material (a class id of the tables, or an own material), and the face that is glued. */
 export const sideSchema = z.object({
@@ -32,7 +32,7 @@ export const briefSchema = z.object({
   loads: z.nullable(z.array(z.enum(loadModes))),
   weightKg: z.nullable(amount),
   /** share of the weight that this one joint carries, 0…1; null is all of it */
-  share: z.nullable(z.number().check(z.positive(), z.lte(1))),
+  share: z.nullable(z.number().check(z.gte(1e-6), z.lte(1))),
   motion: z.nullable(z.enum(motions)),
   /** from the joint to the line of the force: turns a weight into a twist or a snap */
   leverMm: measure,
@@ -41,8 +41,8 @@ export const briefSchema = z.object({
   /** the tightest radius it is bent to, mm */
   bendRadiusMm: measure,
   gapMm: z.nullable(amount),
-  heatC: z.nullable(z.number()),
-  coldC: z.nullable(z.number()),
+  heatC: z.nullable(celsius),
+  coldC: z.nullable(celsius),
   water: z.nullable(z.enum(['no', 'splash', 'wash', 'soak'])),
   sun: z.nullable(z.boolean()),
   flex: z.nullable(z.enum(['must-flex', 'must-be-stiff', 'band'])),
@@ -54,7 +54,7 @@ export const briefSchema = z.object({
   /** must be taken apart again without harm */
   undo: z.nullable(z.boolean()),
   /** seconds for which a part must still move after contact */
-  repositionS: z.nullable(amount),
+  repositionS: z.nullable(seconds),
   canClamp: z.nullable(z.boolean()),
   /** can both faces be coated before closing */
   reach: z.nullable(z.enum(['both', 'one'])),

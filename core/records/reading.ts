@@ -1,8 +1,8 @@
 import * as z from 'zod/mini'
 import { rungs } from '../readings/hands'
-import { amount, couponSize, id, moment, positive, text, words } from './fields'
+import { amount, couponSize, id, moment, positive, text, within, words } from './fields'
 
-const optional = z.nullish(z.number())
+const optional = z.nullish(amount)
 const single = z.object({
   way: z.enum(['gauge', 'mass', 'water', 'lever']), value: amount, unit: z.string().check(z.maxLength(8)), tareKg: optional,
   armLoadMm: optional, armJointMm: optional, beamKg: optional, beamArmMm: optional,
@@ -26,14 +26,14 @@ export const rawSchema = z.discriminatedUnion('way', [
   z.object({
     way: z.literal('hands'),
     rung: z.enum(rungs),
-    lowN: z.nullable(z.number()),
-    highN: z.nullable(z.number()),
+    lowN: z.nullable(amount),
+    highN: z.nullable(amount),
   }),
   z.object({
     way: z.literal('trace'),
     file: text,
     take: z.enum(['peak', 'steady']),
-    points: z.array(z.tuple([z.number(), z.number(), z.nullable(z.number())])).check(z.maxLength(5000)),
+    points: z.array(z.tuple([within, within, z.nullable(within)])).check(z.maxLength(5000)),
   }),
   /** bend (radius of the mandrel that did no harm, and the one that cracked it, mm), flex cycles, drops */
   z.object({ way: z.literal('count'), held: amount, broke: z.nullable(positive) }),
@@ -66,7 +66,7 @@ export const readingSchema = z.object({
   /** what the load was divided by, mm */
   size: couponSize,
   /** pulled before its full cure: how long it had, and what the procedure asks, s */
-  early: z.nullable(z.object({ curedS: z.number(), fullS: z.number() })),
+  early: z.nullable(z.object({ curedS: within, fullS: within })),
   note: text,
   setAside: z.nullable(words),
   corrected: z.array(z.object({ at: moment, was: text })),

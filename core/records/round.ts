@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { helpers } from '../knowledge/vocabulary'
 import { testIds } from '../readings/tests'
-import { amount, count, couponSize, id, moment, place, positive, text, words } from './fields'
+import { amount, count, couponSize, id, moment, place, positive, seconds, text, words } from './fields'
 
 export const stepKinds = [
   'prepare-a',
@@ -22,10 +22,13 @@ export const stepSchema = z.object({
   id,
   kind: z.enum(stepKinds),
   text,
-  minS: amount,
-  maxS: z.nullable(amount),
+  minS: seconds,
+  maxS: z.nullable(seconds),
 })
 export type Step = z.infer<typeof stepSchema>
+
+/** glue on a face, g/m² */
+const spread = z.number().check(z.gte(0.1), z.lte(100_000))
 
 /** What is tested: surface preparation, glue, amount, coats, wait, how it is closed, hold or clamp, cure. */
 export const procedureSchema = z.object({
@@ -35,7 +38,7 @@ export const procedureSchema = z.object({
   helpers: z.array(z.enum(helpers)),
   /** ruled out by a rule of the trade, and tested anyway */
   anyway: z.boolean(),
-  coats: count, spreadGm2: z.nullable(positive),
+  coats: count, spreadGm2: z.nullable(spread),
   /** parts of glue to parts of water, by weight */
   dilution: z.nullable(z.object({ glue: positive, water: positive })),
   /** two or more glues stirred together by weight, with the batch they were stirred in */
@@ -47,7 +50,11 @@ export type Procedure = z.infer<typeof procedureSchema>
 export const exposureKinds = ['heat', 'cold', 'wash', 'soak', 'sun', 'flex', 'wait'] as const
 export type ExposureKind = (typeof exposureKinds)[number]
 /** What a coupon goes through after its cure and before its test. amount: °C, °C, cycles, h, days, cycles, weeks; hours: how long it takes. */
-export const exposureSchema = z.object({ kind: z.enum(exposureKinds), amount: z.number(), hours: amount })
+export const exposureSchema = z.object({
+  kind: z.enum(exposureKinds),
+  amount: z.number().check(z.gte(-200), z.lte(1e6)),
+  hours: z.number().check(z.nonnegative(), z.lte(100_000)),
+})
 export type Exposure = z.infer<typeof exposureSchema>
 
 /** A pass limit changed after the first pull: allowed, and marked on the result. */
@@ -104,6 +111,6 @@ export type CureCheck = z.infer<typeof cureCheckSchema>
 /** The maker's choice for a joint, with what was known when it was made. */
 export const decisionSchema = z.object({
   id, joint: id, round: id, arm: id, procedure: id, reason: text, at: moment,
-  known: z.object({ pulls: z.int(), typical: z.nullable(z.number()), weakLow: z.nullable(z.number()), unit: text, margin: z.nullable(z.number()) }),
+  known: z.object({ pulls: place, typical: z.nullable(amount), weakLow: z.nullable(amount), unit: text, margin: z.nullable(amount) }),
 }) // prettier-ignore
 export type Decision = z.infer<typeof decisionSchema>

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { hazardCodes } from '../knowledge/hazards'
 import { mechanisms } from '../knowledge/families'
-import { amount, day, id, measure, moment, positive, share, text, words } from './fields'
+import { amount, celsius, day, id, lengthMm, measure, moment, positive, seconds, share, text, words } from './fields'
 
 /** An own material: a class of the tables, called by the maker's name. */
 export const materialSchema = z.object({ id, name: words, classId: id, thicknessMm: measure, note: text })
@@ -9,8 +9,8 @@ export type Material = z.infer<typeof materialSchema>
 
 /** What the label of a product says where it differs from its family; seconds, °C, g/m². */
 export const labelSchema = z.partial(z.object({
-  waitMinS: amount, waitMaxS: amount, openS: amount, holdS: amount,
-  handlingS: amount, fullS: amount, serviceMinC: z.number(), serviceMaxC: z.number(), spreadGm2: positive,
+  waitMinS: seconds, waitMaxS: seconds, openS: seconds, holdS: seconds,
+  handlingS: seconds, fullS: seconds, serviceMinC: celsius, serviceMaxC: celsius, spreadGm2: positive,
   gapMaxMm: amount, potLifeS: positive, water: z.enum(['no', 'splash', 'wash', 'soak']), hazards: z.array(z.enum(hazardCodes)),
   /** exposure limit of its data sheet for what evaporates, mg/m³ */ limitMgM3: positive, /** what of it evaporates, 0…1 by weight */ volatileShare: share,
 })) // prettier-ignore
@@ -35,7 +35,7 @@ export const stockSchema = z.object({
 export type StockItem = z.infer<typeof stockSchema>
 
 /** An offcut or sheet to cut coupons from, of a material class or an own material. The grain, if any, runs along its height. */
-export const offcutSchema = z.object({ id, material: id, widthMm: positive, heightMm: positive, count: z.int().check(z.positive(), z.lte(999)), note: text }) // prettier-ignore
+export const offcutSchema = z.object({ id, material: id, widthMm: lengthMm, heightMm: lengthMm, count: z.int().check(z.positive(), z.lte(999)), note: text }) // prettier-ignore
 export type Offcut = z.infer<typeof offcutSchema>
 
 export const adviceGrades = ['own test', 'another’s test', 'label', 'rule of the trade', 'hearsay'] as const

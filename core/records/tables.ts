@@ -36,26 +36,37 @@ export const owners: Partial<Record<TableName, string>> = {
   joint: 'build', offcut: 'material', stock: 'adhesive', procedure: 'joint', round: 'joint', coupon: 'round', cureCheck: 'coupon', reading: 'coupon', decision: 'joint',
 } // prettier-ignore
 
-export interface DanglingReference {
-  table: TableName
-  id: string
-  field: string
-  to: string
+/** What a record of a table is called in a sentence. */
+export const tableWords: Record<TableName, string> = {
+  bench: 'bench',
+  build: 'build',
+  joint: 'joint',
+  material: 'material',
+  adhesive: 'glue',
+  stock: 'pack',
+  procedure: 'procedure',
+  round: 'round',
+  coupon: 'coupon',
+  cureCheck: 'cure check',
+  reading: 'reading',
+  decision: 'decision',
+  houseRule: 'house rule',
+  offcut: 'offcut',
 }
 
-const references: [TableName, string, TableName][] = [
-  ['joint', 'build', 'build'], ['stock', 'adhesive', 'adhesive'], ['procedure', 'joint', 'joint'], ['procedure', 'adhesive', 'adhesive'],
-  ['round', 'joint', 'joint'], ['coupon', 'round', 'round'], ['coupon', 'procedure', 'procedure'], ['cureCheck', 'coupon', 'coupon'],
-  ['reading', 'coupon', 'coupon'], ['decision', 'joint', 'joint'], ['decision', 'procedure', 'procedure'], ['decision', 'round', 'round'],
-] // prettier-ignore
-
-/** The first record that points to one that is not there, or null. */
-export function danglingReference(tables: Tables): DanglingReference | null {
-  const ids = Object.fromEntries(tableNames.map((name) => [name, new Set(tables[name].map((record) => record.id))]))
-  for (const [table, field, target] of references)
-    for (const record of tables[table] as unknown as Record<string, string | null>[]) {
-      const to = record[field]
-      if (to !== null && to !== undefined && !ids[target]!.has(to)) return { table, id: record['id']!, field, to }
-    }
-  return null
-}
+/** Fields that name a record of another table. */
+export const references: readonly { table: TableName; field: string; to: TableName }[] = [
+  { table: 'joint', field: 'build', to: 'build' },
+  { table: 'stock', field: 'adhesive', to: 'adhesive' },
+  { table: 'procedure', field: 'joint', to: 'joint' },
+  { table: 'procedure', field: 'adhesive', to: 'adhesive' },
+  { table: 'round', field: 'joint', to: 'joint' },
+  { table: 'coupon', field: 'round', to: 'round' },
+  { table: 'coupon', field: 'procedure', to: 'procedure' },
+  { table: 'cureCheck', field: 'coupon', to: 'coupon' },
+  { table: 'reading', field: 'coupon', to: 'coupon' },
+  { table: 'decision', field: 'joint', to: 'joint' },
+  { table: 'decision', field: 'procedure', to: 'procedure' },
+  { table: 'decision', field: 'round', to: 'round' },
+  { table: 'houseRule', field: 'adhesive', to: 'adhesive' },
+]

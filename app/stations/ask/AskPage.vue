@@ -3,13 +3,12 @@ import { computed, ref, watch } from 'vue'
 import { families } from '../../../core/knowledge/families'
 import { requiredLoad } from '../../../core/choice/requirement'
 import { refusalFor } from '../../../core/care/refusal'
-import { update } from '../../../core/records/entry'
 import { screen } from '../../../core/screening/screen'
 import { situationOf } from '../../../core/screening/situation'
 import { whateverTheGlue } from '../../../core/screening/whatever'
 import type { JointView } from '../../bench/jointView'
 import { useSetting } from '../../bench/setting'
-import { useBench } from '../../bench/store'
+import { editOf, useBench } from '../../bench/store'
 import { useWhy } from '../../look/why'
 import { provideBriefEditor } from './editBrief'
 import JointMoves from './JointMoves.vue'
@@ -40,14 +39,23 @@ const findings = computed(() => {
 const refusal = computed(() => refusalFor(joint.value.brief.stakes))
 
 const name = ref(joint.value.name)
+const naming = ref(false)
+/** what the joint was called when the typing began */
+const nameBefore = ref(joint.value.name)
+function beginNaming() {
+  naming.value = true
+  nameBefore.value = joint.value.name
+}
 watch(
   () => joint.value.name,
-  (value) => (name.value = value),
+  (value) => !naming.value && (name.value = value),
 )
 function rename() {
   const wanted = name.value.trim()
   if (wanted && wanted !== joint.value.name)
-    void bench.write(`${joint.value.code} is called ${wanted}`, [update('joint', joint.value, { name: wanted })])
+    void bench.edit(`${joint.value.code} is called ${wanted}`, [
+      editOf('joint', { ...joint.value, name: nameBefore.value }, { name: wanted }),
+    ])
   else name.value = joint.value.name
 }
 
@@ -63,7 +71,15 @@ watch(
     <header>
       <h1>
         <label class="visually-hidden" for="joint-name">Name of the joint</label>
-        <input id="joint-name" v-model="name" class="name" maxlength="80" @change="rename" />
+        <input
+          id="joint-name"
+          v-model="name"
+          class="name"
+          maxlength="80"
+          @focus="beginNaming"
+          @blur="naming = false"
+          @change="rename"
+        />
       </h1>
       <p class="mute">Say what this joint has to do. Words left open count as unknown, never as “no”.</p>
     </header>

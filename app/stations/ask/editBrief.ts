@@ -1,16 +1,17 @@
 import { computed, inject, provide, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import { families } from '../../../core/knowledge/families'
-import { update } from '../../../core/records/entry'
-import type { Brief, Side } from '../../../core/records/joint'
+import type { Brief, Joint, Side } from '../../../core/records/joint'
 import { screen, type Screening, type Verdict } from '../../../core/screening/screen'
 import type { Setting } from '../../../core/screening/shortlist'
 import { situationOf } from '../../../core/screening/situation'
 import type { JointView } from '../../bench/jointView'
-import { useBench } from '../../bench/store'
+import { editOf, useBench } from '../../bench/store'
 import { useWhy, type Explanation } from '../../look/why'
 import { plural } from '../../look/figures'
 
 export interface BriefEditor {
+  /** a word is opened to be said: from here on, what is changed elsewhere in it shows */
+  begin: () => void
   /** open words whose answer would move most glues, such as “heatC” and “a.state” */
   useful: Ref<readonly string[]>
   view: ComputedRef<JointView>
@@ -54,16 +55,21 @@ export function provideBriefEditor(
     const { brief, a, b, room } = setting.value
     return families.map((family) => screen(situationOf(brief, a, b, family, { room })))
   }
+  let opened: Joint | null = null
+  const begin = () => void (opened = view.value.joint)
+  /** the joint as it stood when the word was opened */
+  const base = () => (opened?.id === view.value.joint.id ? opened : view.value.joint)
   async function set(patch: Partial<Brief>, what: string, label = what) {
-    const { joint } = view.value
+    const joint = base()
     const before = judged()
-    const done = await bench.write(`${joint.code}: ${what}`, [update('joint', joint, { brief: { ...joint.brief, ...patch } })]) // prettier-ignore
+    const done = await bench.edit(`${joint.code}: ${what}`, [editOf('joint', joint, { brief: { ...joint.brief, ...patch } })]) // prettier-ignore
+    opened = null
     const moved = done ? movedBy(before, judged(), label) : null
     if (moved) why.suggest(moved)
   }
   const setSide: BriefEditor['setSide'] = (side, patch, what, label) =>
-    set({ [side]: { ...view.value.joint.brief[side], ...patch } }, `side ${side.toUpperCase()}, ${what}`, label ?? what)
-  const editor: BriefEditor = { useful, view, brief: computed(() => view.value.joint.brief), set, setSide }
+    set({ [side]: { ...base().brief[side], ...patch } }, `side ${side.toUpperCase()}, ${what}`, label ?? what)
+  const editor: BriefEditor = { begin, useful, view, brief: computed(() => view.value.joint.brief), set, setSide }
   provide(key, editor)
   return editor
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { PULLING_CAUTION } from '../../../core/knowledge/hazards'
 import { armOf, exposureWords } from '../../../core/planning/arms'
@@ -12,14 +12,13 @@ import type { Reading } from '../../../core/records/reading'
 import type { Coupon } from '../../../core/records/round'
 import { stampNow, useNow } from '../../bench/clock'
 import { hatchOf, type JointView } from '../../bench/jointView'
-import { placeOf, readReading, toneOf, valueWords } from '../../bench/settled'
 import { useBench } from '../../bench/store'
-import AskWhy from '../../look/AskWhy.vue'
 import { figure, lasting, momentName } from '../../look/figures'
 import SeamDrawing from '../../look/seam/SeamDrawing.vue'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { useWhy } from '../../look/why'
 import FailurePlaces from './FailurePlaces.vue'
+import PulledList from './PulledList.vue'
 import { emptyForm, formOf, readingParts, tapPlace, type End, type FormWay, type PullForm } from './pullForm'
 import { correctPull, earlyBy, logPull, setAside } from './pulls'
 import { whyReading } from './pullWhy'
@@ -31,21 +30,28 @@ const why = useWhy()
 const now = useNow()
 const route = useRoute()
 const inPullOrder = computed(() => [...props.view.coupons].sort((x, y) => x.pullAt - y.pullAt))
-const readingOf = (coupon: Coupon): Reading | null =>
-  props.view.readings.find((reading) => reading.coupon === coupon.id) ?? null
-const left = computed(() => inPullOrder.value.filter((coupon) => readingOf(coupon) === null))
-const pulled = computed(() => inPullOrder.value.filter((coupon) => readingOf(coupon) !== null).sort((x, y) => readingOf(y)!.at - readingOf(x)!.at)) // prettier-ignore
+/** The reading that counts; a second one that got in stands in the list below, to be set aside. */
+function readingOf(coupon: Coupon): Reading | null {
+  const all = props.view.readings.filter((reading) => reading.coupon === coupon.id)
+  return all.find(({ setAside: aside }) => aside === null) ?? all[0] ?? null
+}
+/** Coupons whose pull is being written: the page goes on to the next one at once, so that fast hands wait for nothing. */
+const writing = ref<ReadonlySet<string>>(new Set())
+const left = computed(() => inPullOrder.value.filter((one) => readingOf(one) === null && !writing.value.has(one.id)))
 
 const chosen = ref<string | null>(typeof route.query['coupon'] === 'string' ? route.query['coupon'] : null)
 const coupon = computed<Coupon | null>(
   () => props.view.coupons.find(({ id }) => id === chosen.value) ?? left.value[0] ?? null,
 )
-// Each coupon has the test of its arm.
-const testOf = (one: Coupon) => (props.view.round ? armOf(props.view.round, one).test : 'lap-shear')
 const arm = computed(() => (props.view.round && coupon.value ? armOf(props.view.round, coupon.value) : null))
 const test = computed(() => arm.value?.test ?? 'lap-shear')
 const kind = computed(() => testKinds[test.value])
-const logged = computed(() => (coupon.value ? readingOf(coupon.value) : null))
+const picked = ref<string | null>(null)
+const logged = computed(() =>
+  coupon.value ? (props.view.readings.find(({ id }) => id === picked.value) ?? readingOf(coupon.value)) : null,
+)
+/** the reading as it stood when it was opened to be corrected */
+const opened = shallowRef<Reading | null>(null)
 const procedure = computed(() => props.view.procedures.find(({ id }) => id === coupon.value?.procedure) ?? null)
 const early = computed(() =>
   coupon.value && procedure.value && !logged.value ? earlyBy(coupon.value, procedure.value, now.value) : null,
@@ -60,27 +66,24 @@ function fill() {
   const size = Object.fromEntries(
     Object.entries(sizeOf(coupon.value.size, arm.value!.size)).filter(([key]) => usual.includes(key)),
   )
+  opened.value = logged.value
   form.value = logged.value ? formOf(logged.value, test.value) : emptyForm(test.value, size, lastWay)
   problem.value = ''
 }
 const problem = ref('')
-watch([() => coupon.value?.id, () => logged.value?.id ?? null, () => logged.value?.corrected.length], fill, {
+watch([() => coupon.value?.id, () => logged.value?.id ?? null], fill, {
   immediate: true,
 })
 
-/** What the form says so far; null as long as it says too little. */
-const live = computed<Interpreted | null>(() => {
+/** What the form says so far; null as long as it says too little. A fault of what it says stands in it. */
+const live = computed<Interpreted | null>(() => said(form.value) ?? said({ ...form.value, end: 'held' }))
+function said(of: PullForm): Interpreted | null {
   try {
-    return interpret({ ...readingParts(form.value, test.value, bench.bench!), setAside: null }, test.value)
+    return interpret({ ...readingParts(of, test.value, bench.bench!), setAside: null }, test.value)
   } catch {
-    try {
-      const parts = readingParts({ ...form.value, end: 'held' }, test.value, bench.bench!)
-      return interpret({ ...parts, setAside: null }, test.value)
-    } catch {
-      return null
-    }
+    return null
   }
-})
+}
 const bigNumber = computed(() => {
   const load = live.value?.load
   if (!load) return '–'
@@ -95,37 +98,52 @@ const strengthWords = computed(() => {
 })
 
 async function log() {
-  if (!coupon.value || !procedure.value) return
+  const [mine, of, before] = [coupon.value, procedure.value, opened.value]
+  if (!mine || !of || writing.value.has(mine.id)) return
   problem.value = ''
+  const typed = form.value
+  lastWay = typed.way
+  let saving: Promise<boolean>
   try {
-    lastWay = form.value.way
-    const saved = logged.value
-      ? await correctPull(bench, coupon.value.label, logged.value, test.value, form.value, stampNow())
-      : await logPull(bench, coupon.value, procedure.value, test.value, form.value, stampNow())
-    if (saved) {
-      why.reset()
-      chosen.value = null
-      document.getElementById('work')?.scrollIntoView({ block: 'start' })
-    }
+    saving = before
+      ? correctPull(bench, mine.label, before, test.value, typed, stampNow())
+      : logPull(bench, mine, of, test.value, typed, stampNow())
   } catch (error) {
-    problem.value = sayError(error)
+    return void (problem.value = sayError(error))
   }
+  writing.value = new Set([...writing.value, mine.id])
+  why.reset()
+  leave()
+  document.getElementById('work')?.scrollIntoView({ block: 'start' })
+  const written = await saving
+  writing.value = new Set([...writing.value].filter((id) => id !== mine.id))
+  if (!written) reopen(mine.id, typed)
+}
+/** What was not written comes back as it was typed. */
+function reopen(id: string, typed: PullForm) {
+  chosen.value = id
+  void nextTick(() => (form.value = typed))
 }
 const asideReason = ref('')
 async function putAside() {
-  if (
-    logged.value &&
-    asideReason.value.trim() &&
-    (await setAside(bench, coupon.value!.label, logged.value, asideReason.value.trim()))
-  ) {
+  const reason = asideReason.value.trim()
+  if (logged.value && reason && (await setAside(bench, coupon.value!.label, logged.value, reason))) {
     asideReason.value = ''
-    chosen.value = null
+    leave()
   }
+}
+/** Opens a logged reading to be corrected. */
+function correct(reading: Reading) {
+  chosen.value = reading.coupon
+  picked.value = reading.id
+  document.getElementById('work')?.scrollIntoView({ block: 'start' })
+}
+function leave() {
+  chosen.value = null
+  picked.value = null
 }
 const setEnd = (end: End) => (form.value.end = form.value.end === end ? 'broke' : end)
 const tap = (place: Place) => tapPlace(form.value, place)
-const ask = (one: Coupon) =>
-  whyReading(one.label, readingOf(one)!, readReading(readingOf(one)!, testOf(one)), testOf(one))
 watch(
   () => [live.value?.read, form.value.end, coupon.value?.id],
   () => {
@@ -145,7 +163,7 @@ function onKey(event: KeyboardEvent) {
   if (event.key.toLowerCase() !== 'l' || event.ctrlKey || event.metaKey || event.altKey) return
   if (event.target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(event.target.tagName)) return
   event.preventDefault()
-  void log()
+  if (!event.repeat) void log()
 }
 onMounted(() => window.addEventListener('keydown', onKey))
 onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
@@ -253,10 +271,10 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
       /></label>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <v-btn class="go bench-size" @click="log"
+        <v-btn :key="coupon.id" class="go bench-size" @click="log"
           >{{ logged ? 'Correct this pull' : 'Log this pull' }}<kbd>L</kbd></v-btn
         >
-        <v-btn v-if="chosen" class="quiet" @click="chosen = null">{{
+        <v-btn v-if="chosen" class="quiet" @click="leave">{{
           left.length ? `Back to ${left[0]!.label}` : 'Leave it as it is'
         }}</v-btn>
       </div>
@@ -274,25 +292,7 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
       </p>
       <v-btn class="go bench-size" :to="{ name: 'choose', params: { joint: view.joint.id } }">See which is best</v-btn>
     </div>
-    <section v-if="pulled.length" aria-labelledby="so-far">
-      <h2 id="so-far">So far</h2>
-      <ul class="far">
-        <li v-for="one in pulled" :key="one.id" :class="{ aside: readingOf(one)!.setAside }">
-          <TapeLabel>{{ one.label }}</TapeLabel>
-          <AskWhy :why="() => ask(one)"
-            ><span class="num">{{ valueWords(readReading(readingOf(one)!, testOf(one)).datum) }}</span>
-            <small v-if="readReading(readingOf(one)!, testOf(one)).datum.kind !== 'leftOut'"
-              >&nbsp;{{ testKinds[testOf(one)].unit }}</small
-            ></AskWhy
-          >
-          <span :class="toneOf(readingOf(one)!)"
-            >{{ placeOf(readingOf(one)!, testOf(one)) }}<template v-if="readingOf(one)!.early">, pulled early</template
-            ><template v-if="readingOf(one)!.corrected.length">, corrected</template></span
-          >
-          <v-btn class="quiet" :aria-label="`Correct ${one.label}`" @click="chosen = one.id">Correct</v-btn>
-        </li>
-      </ul>
-    </section>
+    <PulledList v-if="view.readings.length" :view="view" @correct="correct" />
     <p v-if="left.length > 1" class="mute small">
       Next:
       {{
@@ -410,31 +410,12 @@ section h2 {
 .aside-form .field {
   flex: 1;
 }
-.far li {
-  display: grid;
-  grid-template-columns: 96px 120px minmax(0, 1fr) auto;
-  gap: 14px;
-  align-items: center;
-  padding: 4px 0;
-  border-top: 1px solid var(--line);
-}
-.far li.aside {
-  opacity: 0.75;
-}
 @media (max-width: 900px) {
   .two {
     grid-template-columns: minmax(0, 1fr);
   }
   .picture {
     max-width: 300px;
-  }
-  .far li {
-    grid-template-columns: 84px minmax(0, 1fr) auto;
-  }
-  .far li > :nth-child(3) {
-    grid-column: 2;
-    grid-row: 2;
-    padding-bottom: 6px;
   }
 }
 </style>

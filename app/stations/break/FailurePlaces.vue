@@ -26,7 +26,7 @@ const words: Record<Place, { name: string; gloss: string }> = {
         <span>{{ words[place].name }}</span>
         <b class="num">{{ form.places[place] }} %</b>
       </button>
-      <div class="share">
+      <div class="share" data-fast>
         <button
           type="button"
           :aria-label="`10 % less ${words[place].name}`"

@@ -1,5 +1,6 @@
 import { reactive } from 'vue'
 import { CodedError } from '../../../core/errors'
+import { digitsOf } from '../../../core/quantities/figure'
 import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
 import type { Place } from '../../../core/readings/datum'
 import { places } from '../../../core/readings/datum'
@@ -41,7 +42,7 @@ export function emptyForm(test: TestId, size: CouponSize, way?: FormWay): PullFo
     way: gradedKinds[test] ? 'grades' : testKinds[test].force === null ? 'count' : (way === 'count' || way === 'grades' ? 'gauge' : (way ?? 'gauge')),
     text: '', tare: '', armLoad: '', armJoint: '', held: '', broke: '', rung: null, grades: {}, afterH: gradedKinds[test]?.looks[0]?.hours ?? null, trace: null,
     end: gradedKinds[test] ? 'held' : 'broke', places: noPlaces(), reason: '', note: '',
-    size: Object.fromEntries(Object.entries(size).filter(([, value]) => value != null).map(([key, value]) => [key, String(value)])),
+    size: Object.fromEntries(Object.entries(size).filter(([, value]) => value != null).map(([key, value]) => [key, digitsOf(value)])),
   }) // prettier-ignore
 }
 
@@ -50,16 +51,16 @@ export function formOf(reading: Reading, test: TestId): PullForm {
   const form = emptyForm(test, reading.size)
   const { raw, outcome } = reading
   if (raw.way !== 'none') form.way = raw.way
-  if ('value' in raw) form.text = `${raw.value} ${raw.unit}`
-  if ('tareKg' in raw && raw.tareKg) form.tare = `${raw.tareKg} kg`
+  if ('value' in raw) form.text = `${digitsOf(raw.value)} ${raw.unit}`
+  if ('tareKg' in raw && raw.tareKg) form.tare = `${digitsOf(raw.tareKg)} kg`
   if (raw.way === 'lever') {
-    form.armLoad = `${raw.armLoadMm} mm`
-    form.armJoint = `${raw.armJointMm} mm`
+    form.armLoad = `${digitsOf(raw.armLoadMm ?? 0)} mm`
+    form.armJoint = `${digitsOf(raw.armJointMm ?? 0)} mm`
   }
   if (raw.way === 'steps' || raw.way === 'count') {
     const unit = raw.way === 'steps' ? ` ${raw.unit}` : ''
-    form.held = `${raw.held}${unit}`
-    form.broke = raw.broke === null ? '' : `${raw.broke}${unit}`
+    form.held = `${digitsOf(raw.held)}${unit}`
+    form.broke = raw.broke === null ? '' : `${digitsOf(raw.broke)}${unit}`
   }
   if (raw.way === 'hands') form.rung = raw.rung
   if (raw.way === 'grades') Object.assign(form, { grades: { ...raw.grades }, afterH: raw.afterH })
@@ -96,6 +97,10 @@ export function sizeFrom(form: PullForm): CouponSize {
 
 const usualUnit: Record<Way, string> = { gauge: 'N', mass: 'kg', water: 'l', lever: 'N' }
 
+/** A count or a radius: more digits than a day has seconds are a slip. */
+const countIn = (text: string, path: string) =>
+  parseNumber(text, { path, field: 'The count', example: '120', least: 0, most: 1e6 })
+
 /** What was read, from what was typed. @throws CodedError naming the field */
 export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
   const kg = (text: string) => (text.trim() ? parseQuantity(text, 'mass', 'kg', 'tare').inside : 0)
@@ -111,8 +116,8 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
       return { way: 'grades', grades: { ...form.grades }, afterH: form.afterH }
     }
     case 'count': {
-      const held = form.held.trim() ? parseNumber(form.held, 'held').value : 0
-      return { way: 'count', held, broke: form.broke.trim() ? parseNumber(form.broke, 'broke').value : null }
+      const held = form.held.trim() ? countIn(form.held, 'held') : 0
+      return { way: 'count', held, broke: form.broke.trim() ? countIn(form.broke, 'broke') : null }
     }
     case 'steps': {
       const held = form.held.trim() ? parseQuantity(form.held, 'mass', 'kg', 'held') : { inside: 0 }

@@ -1,6 +1,9 @@
+import { sayError } from '../../../core/messages'
+import type { WhyLeftOut } from '../../../core/readings/datum'
 import type { Interpreted } from '../../../core/readings/interpret'
 import type { Raw, Reading } from '../../../core/records/reading'
 import { formulaOf, type CouponSize } from '../../../core/readings/strength'
+import { digitsOf } from '../../../core/quantities/figure'
 import { testKinds, type TestId } from '../../../core/readings/tests'
 import { figure } from '../../look/figures'
 import type { Explanation } from '../../look/why'
@@ -14,16 +17,18 @@ const sizeWords: Partial<Record<keyof CouponSize, string>> = {
 function loadLines(raw: Raw): string[] {
   switch (raw.way) {
     case 'gauge':
-      return [`read ${raw.value} ${raw.unit}`]
+      return [`read ${digitsOf(raw.value)} ${raw.unit}`]
     case 'mass':
-      return [`(${raw.value} ${raw.unit} + tare ${figure(raw.tareKg ?? 0)} kg) × 9.80665 m/s²`]
+      return [`(${digitsOf(raw.value)} ${raw.unit} + tare ${figure(raw.tareKg ?? 0)} kg) × 9.80665 m/s²`]
     case 'water':
-      return [`(${raw.value} ${raw.unit} × 0.998 kg/l + tare ${figure(raw.tareKg ?? 0)} kg) × 9.80665 m/s²`]
+      return [`(${digitsOf(raw.value)} ${raw.unit} × 0.998 kg/l + tare ${figure(raw.tareKg ?? 0)} kg) × 9.80665 m/s²`]
     case 'lever':
-      return [`${raw.value} ${raw.unit} × ${raw.armLoadMm} mm / ${raw.armJointMm} mm`]
+      return [
+        `${digitsOf(raw.value)} ${raw.unit} × ${digitsOf(raw.armLoadMm ?? 0)} mm / ${digitsOf(raw.armJointMm ?? 0)} mm`,
+      ]
     case 'steps':
       return [
-        `held ${raw.held} ${raw.unit}, ${raw.broke === null ? 'and did not break' : `let go at ${raw.broke} ${raw.unit}`}`,
+        `held ${digitsOf(raw.held)} ${raw.unit}, ${raw.broke === null ? 'and did not break' : `let go at ${digitsOf(raw.broke)} ${raw.unit}`}`,
       ]
     case 'hands':
       return [
@@ -34,7 +39,7 @@ function loadLines(raw: Raw): string[] {
     case 'trace':
       return [`${raw.file}, ${raw.points.length} points, ${raw.take === 'steady' ? 'mean of the steady part' : 'peak'}`]
     case 'count':
-      return [`held ${raw.held}${raw.broke === null ? '' : `, cracked at ${raw.broke}`}`]
+      return [`held ${digitsOf(raw.held)}${raw.broke === null ? '' : `, cracked at ${digitsOf(raw.broke)}`}`]
     case 'grades':
       return Object.entries(raw.grades).map(([what, grade]) => `${what}: step ${grade + 1} of 3`)
     case 'none':
@@ -48,12 +53,13 @@ const kindLines: Record<string, string> = {
   atMost: 'Counts as “at most”: it came apart before a load could be read, or below the first step.',
   between: 'Counts as “between”: it held the one step and let go at the other.',
 }
-const outLines: Record<string, string> = {
+const outLines: Record<WhyLeftOut, string> = {
   wet: 'Not a strength: the glue was still wet. Kept as a cure failure, left out of the strength; glue another with a longer cure.',
   fault: 'Kept with its reason, left out of the strength.',
   'order-only': 'An order only: pull each grip on a scale three times (Shelf) and it becomes a load.',
   graded: 'Graded, not pulled: it stands beside the others on Choose, and is no strength.',
   'set-aside': 'Set aside with its reason; still kept.',
+  unusable: 'Cannot be worked out, and is left out of the strength until it is corrected or set aside.',
 }
 
 /** Why a pull counts as what it counts. */
@@ -66,11 +72,12 @@ export function whyReading(
   const kind = testKinds[test]
   const { load, read, datum, unit } = result
   const words = (value: typeof load, u: string) => (value === null ? '' : 'value' in value ? `${figure(value.value)} ${u}` : `${figure(value.low)} to ${value.high === null ? 'open' : figure(value.high)} ${u}`) // prettier-ignore
-  const sizes = Object.entries(result.size).flatMap(([key, value]) => (value == null || !sizeWords[key as keyof CouponSize] ? [] : [`${sizeWords[key as keyof CouponSize]} = ${value} ${key === 'areaMm2' ? 'mm²' : 'mm'}`])) // prettier-ignore
+  const sizes = Object.entries(result.size).flatMap(([key, value]) => (value == null || !sizeWords[key as keyof CouponSize] ? [] : [`${sizeWords[key as keyof CouponSize]} = ${digitsOf(value)} ${key === 'areaMm2' ? 'mm²' : 'mm'}`])) // prettier-ignore
   return {
     about: label,
     lines: [
-      datum.kind === 'leftOut' ? outLines[datum.why]! : kindLines[datum.kind]!,
+      datum.kind === 'leftOut' ? outLines[datum.why] : kindLines[datum.kind]!,
+      ...(result.fault ? [sayError(result.fault)] : []),
       ...(reading.setAside ? [`Reason: ${reading.setAside}`] : []),
     ],
     formula: [

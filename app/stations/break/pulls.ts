@@ -5,7 +5,7 @@ import type { Coupon, Procedure } from '../../../core/records/round'
 import type { TestId } from '../../../core/readings/tests'
 import { newId } from '../../bench/ids'
 import { readingWords, readReading } from '../../bench/settled'
-import type { useBench } from '../../bench/store'
+import { editOf, type useBench } from '../../bench/store'
 import { readingParts, type PullForm } from './pullForm'
 
 type Store = ReturnType<typeof useBench>
@@ -19,8 +19,14 @@ export function earlyBy(coupon: Coupon, procedure: Procedure, now: number): { cu
   return cured <= now ? null : { curedS: Math.round((now - closed) / 1000), fullS }
 }
 
-/** Logs the pull of a coupon. @throws CodedError when what was typed or tapped does not make a reading */
-export async function logPull(
+/** @throws CodedError the fault of a reading that cannot be worked out: it is said while the coupon is still at hand */
+function usable(reading: Reading, test: TestId): void {
+  const { fault } = readReading(reading, test)
+  if (fault) throw fault
+}
+
+/** Logs the pull of a coupon; what is wrong with it is thrown at once, before anything is written. @throws CodedError when what was typed or tapped does not make a reading */
+export function logPull(
   bench: Store,
   coupon: Coupon,
   procedure: Procedure,
@@ -38,12 +44,16 @@ export async function logPull(
     setAside: null,
     corrected: [],
   }
-  readReading(reading, test)
+  usable(reading, test)
   return bench.write(`Pull ${coupon.label}: ${readingWords(reading, test)}`, [insert('reading', reading)], true)
 }
 
-/** Corrects a logged reading; what it was stays on it. @throws CodedError */
-export async function correctPull(
+/**
+ * Corrects a logged reading; what it was stays on it.
+ * @param reading as it stood when the form was opened
+ * @throws CodedError
+ */
+export function correctPull(
   bench: Store,
   label: string,
   reading: Reading,
@@ -59,10 +69,11 @@ export async function correctPull(
     setAside: null,
     corrected: [...reading.corrected, { at: now, was }],
   }
-  readReading(corrected, test)
-  return bench.write(
+  usable(corrected, test)
+  return bench.edit(
     `Reading ${label} corrected from ${was} to ${readingWords(corrected, test)}`,
-    [update('reading', reading, corrected)],
+    [editOf('reading', reading, corrected)],
+    [],
     true,
   )
 }

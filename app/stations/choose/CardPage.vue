@@ -5,7 +5,8 @@ import { undoOf } from '../../../core/knowledge/undo'
 import { exposuresNamed } from '../../../core/choice/margin'
 import { showMoney } from '../../../core/quantities/money'
 import { armWords } from '../../../core/planning/arms'
-import { careOf, cautionLines } from '../../bench/careOf'
+import { glueCautions } from '../../../core/care/steps'
+import { careOf } from '../../bench/careOf'
 import { useNow } from '../../bench/clock'
 import { glueName, hatchOf, useJoint } from '../../bench/jointView'
 import { needWords } from '../../bench/jointWords'
@@ -68,9 +69,9 @@ const printIt = () => window.print()
           <b v-if="step.minS" class="num">{{ lasting(step.minS) }}</b>
         </li>
       </ol>
-      <section v-if="care && cautionLines(care).length" class="care">
+      <section v-if="care && glueCautions(care).length" class="care">
         <h3>Before you start</h3>
-        <p v-for="line in [...cautionLines(care), ...care.cleaning]" :key="line">{{ line }}</p>
+        <p v-for="line in [...glueCautions(care), ...care.cleaning]" :key="line">{{ line }}</p>
         <p v-for="one in care.ready" :key="one.text">
           <b>{{ one.what.replace(/^./, (c) => c.toUpperCase()) }}:</b> {{ one.text }}.
         </p>

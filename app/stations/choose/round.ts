@@ -1,3 +1,4 @@
+import { countingReadings } from '../../../core/readings/counting'
 import { computed, onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue'
 import { marginOf, type Margin } from '../../../core/choice/margin'
 import { requiredStrength } from '../../../core/choice/requirement'
@@ -54,7 +55,7 @@ export function costOf(bench: Store, view: JointView, procedure: Procedure): Cos
 /** The readings of a round as the model takes them; left-out ones stay out. */
 export function modelReadings(view: JointView): ModelReading[] {
   const couponById = new Map(view.coupons.map((coupon) => [coupon.id, coupon]))
-  return view.readings.flatMap((reading): ModelReading[] => {
+  return countingReadings(view.readings).flatMap((reading): ModelReading[] => {
     const { datum } = readReading(reading, view.arm!.test)
     return datum.kind === 'leftOut' ? [] : [{ procedure: couponById.get(reading.coupon)!.procedure, ...datum }]
   })

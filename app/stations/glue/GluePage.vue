@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { careOf, cautionLines } from '../../bench/careOf'
+import { glueCautions, stepCautions } from '../../../core/care/steps'
+import { careOf, wetGlueOf } from '../../bench/careOf'
 import { closedAt, curedFrom, tasksOf, type GlueTask } from '../../../core/planning/gluing'
 import { cureStates } from '../../../core/records/round'
 import { stampNow, useNow } from '../../bench/clock'
@@ -27,12 +28,10 @@ watch(task, (one) => (held.value = one && keyOf(one)), { immediate: true })
 const then = computed(() => tasks.value.filter((one) => one !== task.value).slice(0, 3))
 const family = computed(() => (task.value ? familyTimes(bench, task.value.procedure) : null))
 const care = computed(() => (task.value ? careOf(bench, props.view, task.value.procedure) : null))
-// Preparing needs no glue; from applying on, what the glue gives off counts.
 const cautions = computed(() => {
   if (!task.value || !care.value) return []
-  const { kind } = task.value.step
-  if (kind.startsWith('prepare')) return care.value.cleaning
-  return ['apply', 'close', 'hold'].includes(kind) ? cautionLines(care.value) : []
+  const { procedure, step } = task.value
+  return stepCautions(procedure, step, care.value, wetGlueOf(bench, props.view, procedure))
 })
 const early = computed(() => task.value !== null && task.value.readyAt > now.value)
 const late = computed(() => (task.value?.lateAt ?? Infinity) < now.value)
@@ -111,7 +110,7 @@ watch(
         `handling ${lasting(family.value.handlingS)}`,
         `full cure ${lasting(family.value.fullS)}`,
       ],
-      cautions: care.value ? cautionLines(care.value) : [],
+      cautions: care.value ? glueCautions(care.value) : [],
       source: ['Knowledge tables, typical values.'],
     })
   },

@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { CodedError } from '../../../core/errors'
+import { sayError } from '../../../core/messages'
+import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
+import { capital } from '../../look/figures'
 import { exposureWords } from '../../../core/planning/arms'
 import { testIds, testKinds, testsFor, type TestId } from '../../../core/readings/tests'
 import { exposureKinds, type Arm, type Exposure, type ExposureKind, type Round } from '../../../core/records/round'
@@ -21,13 +25,29 @@ function choose(kind: '' | ExposureKind) {
   after.value = kind
   amount.value = kind ? String(usualExposure(kind, brief.value).amount) : ''
 }
+/** In the unit of the exposure. @throws CodedError */
+const exposureAmount = (kind: ExposureKind, text: string): number =>
+  kind === 'heat' || kind === 'cold'
+    ? parseQuantity(text, 'temperature', '°C', names[kind]).inside
+    : parseNumber(text, { field: capital(units[kind]), example: '4', least: 0.01, most: 1e6 })
+/** What was typed: an amount, nothing (the usual one stands), or what is wrong with it. */
+const read = computed((): number | null | CodedError => {
+  if (!after.value || amount.value.trim() === '') return null
+  try {
+    return exposureAmount(after.value, amount.value)
+  } catch (error) {
+    return error as CodedError
+  }
+})
+const problem = computed(() => (read.value instanceof CodedError ? sayError(read.value) : ''))
 const exposure = computed((): Exposure | null => {
   if (!after.value) return null
   const usual = usualExposure(after.value, brief.value)
-  const n = Number(amount.value.replace(',', '.').replace('−', '-'))
-  return { ...usual, amount: Number.isFinite(n) && amount.value.trim() ? n : usual.amount }
+  const typed = read.value
+  return typeof typed === 'number' ? { ...usual, amount: typed } : usual
 })
 function add() {
+  if (problem.value) return
   const used = props.round.arms.map(({ id }) => Number(id.slice(1)) || 0)
   const arm = newArm(brief.value, `a${Math.max(0, ...used) + 1}`, test.value, props.now, exposure.value)
   // The same test after an exposure is compared with the dry one: the same size.
@@ -65,7 +85,8 @@ function add() {
       ><input v-model="amount" class="plain" inputmode="decimal"
     /></label>
     <v-btn class="alt" type="submit">Add this test</v-btn>
-    <p v-if="exposure" class="mute small">{{ exposureWords(exposure) }}</p>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-else-if="exposure" class="mute small">{{ exposureWords(exposure) }}</p>
   </form>
 </template>
 

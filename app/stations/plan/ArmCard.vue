@@ -2,11 +2,14 @@
 import { computed, ref, watch } from 'vue'
 import { requiredLoad, requiredStrength } from '../../../core/choice/requirement'
 import { couponSize } from '../../../core/coupons/size'
+import { CodedError } from '../../../core/errors'
+import { digitsOf } from '../../../core/quantities/figure'
 import { sayError } from '../../../core/messages'
 import { armWords } from '../../../core/planning/arms'
 import { expectedLoad, sizedTest } from '../../../core/planning/fairness'
-import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
+import { parseQuantity } from '../../../core/quantities/parse'
 import { gradedKinds } from '../../../core/readings/grades'
+import { parseResult } from '../../../core/readings/parseResult'
 import { testKinds, type SizeKey } from '../../../core/readings/tests'
 import type { Arm, Round } from '../../../core/records/round'
 import { useNow } from '../../bench/clock'
@@ -21,7 +24,7 @@ import { limitLocked, setLimit } from './planDraft'
 
 /** One test of the round: its coupon to scale, the load expected of it, and what counts as a pass. */
 const props = defineProps<{ view: JointView; round: Round; arm: Arm; planned: boolean }>()
-const emit = defineEmits<{ resize: [size: Arm['size'], what: string]; drop: [] }>()
+const emit = defineEmits<{ resize: [size: Arm['size'], what: string, before: Arm['size']]; drop: [] }>()
 const bench = useBench()
 const now = useNow()
 const kind = computed(() => testKinds[props.arm.test])
@@ -33,19 +36,28 @@ const sizeWords: Record<SizeKey, string> = {
 const unit = (key: SizeKey) => (key === 'areaMm2' ? 'mm²' : 'mm')
 const problem = ref('')
 const limitText = ref('')
+const typing = ref(false)
+const limitBefore = ref(props.arm.passLimit)
+function begin() {
+  typing.value = true
+  limitBefore.value = props.arm.passLimit
+}
 watch(
   () => props.arm.passLimit,
-  (limit) => (limitText.value = limit === null ? '' : String(limit)),
+  // What is being typed stays; what was changed elsewhere meanwhile is shown when it is kept.
+  (limit) => !typing.value && (limitText.value = limit === null ? '' : digitsOf(limit)),
   { immediate: true },
 )
 const locked = computed(() => props.planned && limitLocked(props.view, props.arm))
 const late = ref(false)
 
-function setSize(key: SizeKey, text: string) {
+function setSize(key: SizeKey, text: string, before: unknown) {
   problem.value = ''
   try {
     const value = parseQuantity(text, key === 'areaMm2' ? 'area' : 'length', unit(key), sizeWords[key]).inside
-    emit('resize', { [key]: value }, `${sizeWords[key].toLowerCase()} ${value} ${unit(key)}`)
+    if (value < 0.001) throw new CodedError('not-positive', key, { field: sizeWords[key], got: value })
+    const opened = { [key]: typeof before === 'number' ? before : null }
+    emit('resize', { [key]: value }, `${sizeWords[key].toLowerCase()} ${digitsOf(value)} ${unit(key)}`, opened)
   } catch (error) {
     problem.value = sayError(error)
   }
@@ -53,8 +65,10 @@ function setSize(key: SizeKey, text: string) {
 async function keepLimit() {
   problem.value = ''
   try {
-    const limit = limitText.value.trim() === '' ? null : parseNumber(limitText.value, 'pass limit').value
-    if (await setLimit(bench, props.view, props.round, props.arm, limit, now.value)) late.value = false
+    const limit = limitText.value.trim() === '' ? null : parseResult(limitText.value, props.arm.test)
+    if (await setLimit(bench, props.view, props.round, props.arm, limit, now.value, limitBefore.value))
+      late.value = false
+    limitBefore.value = props.arm.passLimit
   } catch (error) {
     problem.value = sayError(error)
   }
@@ -136,7 +150,12 @@ function whyLimit(): Explanation {
       <div v-if="!planned" class="sizes">
         <label v-for="key in keys" :key="key" class="field">
           <span>{{ sizeWords[key] }}, {{ unit(key) }}</span>
-          <TypedInput class="plain" inputmode="decimal" :value="arm.size[key]" @set="setSize(key, $event)" />
+          <TypedInput
+            class="plain"
+            inputmode="decimal"
+            :value="arm.size[key]"
+            @set="(text, before) => setSize(key, text, before)"
+          />
         </label>
       </div>
       <p v-if="expected" class="small num">
@@ -178,6 +197,8 @@ function whyLimit(): Explanation {
           v-else
           :id="`limit-${arm.id}`"
           v-model="limitText"
+          @focus="begin"
+          @blur="typing = false"
           class="plain"
           inputmode="decimal"
           placeholder="your own limit"

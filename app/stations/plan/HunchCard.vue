@@ -37,7 +37,7 @@ function move(i: number, by: -1 | 1) {
     </template>
     <template v-else>
       <p class="mute">Which will be strongest? Put them in order; it is sealed until the pulls are in.</p>
-      <ol>
+      <ol data-fast>
         <li v-for="(one, i) in listed" :key="one.id">
           <TapeLabel>{{ code }}-{{ one.letter }}</TapeLabel>
           <span>{{ one.name }}</span>

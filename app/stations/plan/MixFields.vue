@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { sayError } from '../../../core/messages'
 import { recipe } from '../../../core/planning/needs'
-import { parseNumber } from '../../../core/quantities/parse'
+import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
 import type { Procedure } from '../../../core/records/round'
 import { CodedError } from '../../../core/errors'
 import { figure } from '../../look/figures'
@@ -18,12 +18,19 @@ const batch = ref('')
 const grams = ref('20')
 const problem = ref('')
 const mixed = computed(() => props.procedure.dilution !== null || props.procedure.blend !== null)
-const lines = computed(() => recipe(props.procedure, Number(grams.value.replace(',', '.')) || 0))
+const batchG = computed((): number | CodedError => {
+  try {
+    return parseQuantity(grams.value, 'mass', 'g', 'batch').inside * 1000
+  } catch (error) {
+    return error as CodedError
+  }
+})
+const lines = computed(() => (typeof batchG.value === 'number' ? recipe(props.procedure, batchG.value) : []))
 
+const partsIn = (text: string, field: string) => parseNumber(text, { field, example: '3', least: 0.001, most: 1e6 })
 function keepDilution() {
   try {
-    const parts = { glue: parseNumber(glue.value, 'parts of glue', '3').value, water: parseNumber(water.value, 'parts of water', '1').value } // prettier-ignore
-    for (const [path, got] of Object.entries(parts)) if (got <= 0) throw new CodedError('not-positive', path, { field: `Parts of ${path}`, got }) // prettier-ignore
+    const parts = { glue: partsIn(glue.value, 'Parts of glue'), water: partsIn(water.value, 'Parts of water') }
     emit('put', { dilution: parts, blend: null }, `diluted ${parts.glue}:${parts.water}`)
     open.value = null
   } catch (error) {
@@ -36,9 +43,7 @@ function keepBlend() {
     const parts = blend.value.split(';').map((one) => {
       const [, number = '', name = ''] = /^\s*([\d.,]+)\s+(.+?)\s*$/.exec(one) ?? []
       if (!name) throw new CodedError('wrong-shape', 'blend', { field: 'The blend', detail: 'parts and name of each, such as “3 Milky contact; 2 Textile glue”, were expected' }) // prettier-ignore
-      const value = parseNumber(number, 'parts', '3').value
-      if (value <= 0) throw new CodedError('not-positive', 'parts', { field: `Parts of ${name}`, got: value })
-      return { name, parts: value }
+      return { name, parts: partsIn(number, `Parts of ${name}`) }
     })
     if (parts.length < 2) throw new CodedError('wrong-shape', 'blend', { field: 'The blend', detail: 'two glues or more were expected, with a semicolon between them' }) // prettier-ignore
     emit('put', { blend: { parts, batch: batch.value.trim() }, dilution: null }, 'blended by weight')
@@ -59,6 +64,7 @@ function start(what: 'dilution' | 'blend') {
   <div class="mix">
     <div v-if="mixed" class="recipe">
       <label class="field"><span>Batch of, g</span><input v-model="grams" class="plain" inputmode="decimal" /></label>
+      <p v-if="typeof batchG !== 'number'" class="problem" role="alert">{{ sayError(batchG) }}</p>
       <ul class="num">
         <li v-for="line in lines" :key="line.name">
           <b>{{ figure(line.grams) }} g</b> {{ line.name }}

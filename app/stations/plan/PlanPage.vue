@@ -66,9 +66,14 @@ const costOf = (n: number) => {
 const coupons = computed(() => props.view.procedures.length * round.value.blocks * round.value.arms.length)
 
 type Make = (round: Round) => Partial<Round>
-const edit = (make: Make | Partial<Round>, what: string) => editDraft(bench, props.view, round.value, typeof make === 'function' ? make : () => make, what) // prettier-ignore
-const resize = (arm: Arm, size: Arm['size'], what: string) =>
-  edit(({ arms }) => ({ arms: arms.map((one) => (one.id === arm.id ? { ...one, size: { ...one.size, ...size } } : one)) }), what) // prettier-ignore
+const edit = (make: Make | Partial<Round>, what: string, before?: Make) =>
+  editDraft(bench, props.view, round.value, typeof make === 'function' ? make : () => make, what, before)
+function resize(arm: Arm, size: Arm['size'], what: string, before: Arm['size']) {
+  const sized = (put: Arm['size']) => (of: Round) => ({
+    arms: of.arms.map((one) => (one.id === arm.id ? { ...one, size: { ...one.size, ...put } } : one)),
+  })
+  return edit(sized(size), what, sized(before))
+}
 const dropArm = (arm: Arm) => edit(({ arms }) => ({ arms: arms.filter(({ id }) => id !== arm.id) }), 'a test left out')
 const addArm = (arm: Arm) => edit(({ arms }) => ({ arms: [...arms, arm] }), 'another test')
 const mend = (fault: Fault) => mendDraft(bench, props.view, round.value, fault.mend!.apply(plan.value), fault.mend!.words) // prettier-ignore
@@ -108,7 +113,7 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
             :round="round"
             :arm="arm"
             :planned="planned"
-            @resize="(size, what) => resize(arm, size, what)"
+            @resize="(size, what, before) => resize(arm, size, what, before)"
             @drop="dropArm(arm)"
           />
         </div>

@@ -1,12 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { differenceWords, varied } from '../../../core/planning/difference'
-import { insert, update } from '../../../core/records/entry'
+import { sayError } from '../../../core/messages'
+import { parseNumber } from '../../../core/quantities/parse'
+import { insert } from '../../../core/records/entry'
 import type { Procedure } from '../../../core/records/round'
 import { newId } from '../../bench/ids'
-import { careOf, cautionLines } from '../../bench/careOf'
+import { bringsHeat, HEAT_CAUTIONS } from '../../../core/care/heat'
+import { glueCautions } from '../../../core/care/steps'
+import { careOf, wetGlueOf } from '../../bench/careOf'
 import { familyTimes, type JointView } from '../../bench/jointView'
-import { useBench } from '../../bench/store'
+import { editOf, useBench } from '../../bench/store'
+import { figure, plural } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
 import TypedInput from '../../look/TypedInput.vue'
 import DabDrawing from './DabDrawing.vue'
@@ -20,7 +25,8 @@ const bench = useBench()
 const family = computed(() => familyTimes(bench, props.procedure))
 const cautions = computed(() => {
   const care = careOf(bench, props.view, props.procedure)
-  return [...care.cleaning, ...cautionLines(care)]
+  const heat = props.procedure.steps.some(bringsHeat) ? HEAT_CAUTIONS : []
+  return [...care.cleaning, ...heat, ...glueCautions(care)]
 })
 /** The real face, or the coupon’s where its size is open. */
 const face = computed(() => {
@@ -40,17 +46,39 @@ function vary() {
   const copy = varied(props.procedure, newId(), letter)
   return bench.write(`${props.view.joint.code}: ${letter} like ${props.procedure.letter}, to vary one thing`, [insert('procedure', copy)], true) // prettier-ignore
 }
-const put = (patch: Partial<Procedure>, what: string) =>
-  bench.write(`${props.procedure.letter} ${props.procedure.name}: ${what}`, [update('procedure', props.procedure, patch)]) // prettier-ignore
-function setCoats(text: string) {
-  const coats = Number(text)
-  if (Number.isInteger(coats) && coats > 0 && coats < 10) return put({ coats }, `${coats} coats`)
-  bench.tell('Coats: a whole number from 1 to 9 was expected.', 'bad')
+/** @param opened the fields as they stood when the typing began, where the change was typed */
+const put = (patch: Partial<Procedure>, what: string, opened: Partial<Procedure> = {}) =>
+  bench.edit(`${props.procedure.letter} ${props.procedure.name}: ${what}`, [
+    editOf('procedure', { ...props.procedure, ...opened }, patch),
+  ])
+function setCoats(text: string, before: unknown) {
+  set(
+    () => parseNumber(text, { field: 'Coats', example: '2', whole: true, least: 1, most: 9 }),
+    (coats) => put({ coats }, plural(coats, 'coat'), { coats: Number(before) }),
+  )
 }
-function setSpread(text: string) {
-  const value = text.trim() === '' ? null : Number(text.replace(',', '.'))
-  if (value === null || value > 0) return put({ spreadGm2: value }, value === null ? 'usual amount' : `${value} g/m²`)
-  bench.tell('Amount: grams on a square metre, such as 150, was expected; empty means as usual.', 'bad')
+function setSpread(text: string, before: unknown) {
+  const opened = { spreadGm2: typeof before === 'number' ? before : null }
+  if (text.trim() === '') return put({ spreadGm2: null }, 'usual amount', opened)
+  const field = {
+    field: 'The amount, grams on a square metre,',
+    example: '150',
+    unit: 'g/m²',
+    least: 0.1,
+    most: 100_000,
+  }
+  set(
+    () => parseNumber(text, field),
+    (spreadGm2) => put({ spreadGm2 }, `${figure(spreadGm2)} g/m²`, opened),
+  )
+}
+/** What was typed becomes a change, or a sentence on what was expected; the field keeps it either way. */
+function set(read: () => number, keep: (value: number) => unknown) {
+  try {
+    void keep(read())
+  } catch (error) {
+    bench.tell(sayError(error), 'bad')
+  }
 }
 </script>
 
@@ -64,14 +92,14 @@ function setSpread(text: string) {
           class="name"
           :value="procedure.name"
           maxlength="80"
-          @set="$event.trim() && put({ name: $event.trim() }, 'name')"
+          @set="(text, before) => text.trim() && put({ name: text.trim() }, 'name', { name: String(before) })"
       /></label>
       <span v-else>{{ procedure.name }}</span>
       <span v-if="control" class="holds small">control</span>
     </h3>
     <p v-if="differs" class="differs">{{ differs.replace(/^./, (c) => c.toUpperCase()) }}.</p>
     <p v-else-if="like" class="careful small">The same as {{ like.letter }} so far: vary one thing.</p>
-    <StepList :procedure="procedure" :locked="locked" />
+    <StepList :procedure="procedure" :locked="locked" :glue="wetGlueOf(bench, view, procedure)" />
     <DabDrawing
       v-if="procedure.helpers.includes('tack-and-cure')"
       :width-mm="face.widthMm"
@@ -79,7 +107,7 @@ function setSpread(text: string) {
     />
     <MixFields v-if="!locked" :procedure="procedure" :water-borne="family.mechanism === 'evaporate-water'" @put="put" />
     <details v-if="cautions.length" class="care small">
-      <summary class="careful">Before you start, {{ cautions.length }} cautions</summary>
+      <summary class="careful">Before you start, {{ plural(cautions.length, 'caution') }}</summary>
       <p v-for="line in cautions" :key="line">{{ line }}</p>
     </details>
     <div v-if="!locked" class="amount">

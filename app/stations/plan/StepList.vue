@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { parseQuantity } from '../../../core/quantities/parse'
 import { sayError } from '../../../core/messages'
 import { update } from '../../../core/records/entry'
+import { heatOnWetFilm, NO_HEAT_ON_WET, placeToWarm, type WetGlue } from '../../../core/care/heat'
 import { addableSteps, withStep } from '../../../core/planning/steps'
 import type { Procedure, Step } from '../../../core/records/round'
-import { useBench } from '../../bench/store'
+import { editOf, useBench } from '../../bench/store'
 import { lasting } from '../../look/figures'
 
 // The steps of one procedure, edited in place: the words, and how long.
-const props = defineProps<{ procedure: Procedure; locked: boolean }>()
+const props = defineProps<{ procedure: Procedure; locked: boolean; glue: WetGlue }>()
 const bench = useBench()
 const editing = ref<string | null>(null)
 const words = ref('')
@@ -20,8 +21,11 @@ const kindWords: Record<Step['kind'], string> = {
   'prepare-a': 'Prepare A', 'prepare-b': 'Prepare B', apply: 'Apply', coat: 'Another coat', wait: 'Wait', warm: 'Warm', close: 'Close', hold: 'Hold', clamp: 'Clamp', cure: 'Cure',
 } // prettier-ignore
 
+/** the procedure as it stood when a step was opened */
+const opened = shallowRef(props.procedure)
 function edit(step: Step) {
   editing.value = step.id
+  opened.value = props.procedure
   words.value = step.text
   time.value =
     step.minS % 3600 === 0 && step.minS > 0
@@ -31,11 +35,16 @@ function edit(step: Step) {
         : `${step.minS} s`
   problem.value = ''
 }
+/** Whether a change would bring heat to a film that is wet and flammable, where it did not before. */
+const newHeat = (steps: Step[]) =>
+  heatOnWetFilm(steps, props.glue).length > heatOnWetFilm(props.procedure.steps, props.glue).length
+const noWarming = computed(() => placeToWarm(props.procedure.steps, props.glue) === null)
+const labelOf = (what: string) => `${props.procedure.letter} ${props.procedure.name}: ${what}`
 const write = (steps: Step[], what: string) =>
-  bench.write(`${props.procedure.letter} ${props.procedure.name}: ${what}`, [
-    update('procedure', props.procedure, { steps }),
-  ])
-async function save(step: Step) {
+  bench.write(labelOf(what), [update('procedure', props.procedure, { steps })])
+async function save(shown: Step) {
+  // What the form was opened on, not what stands there by now.
+  const step = opened.value.steps.find(({ id }) => id === shown.id) ?? shown
   try {
     const minS = timed(step) ? Math.round(parseQuantity(time.value, 'time', 'min').inside) : step.minS
     const changed = {
@@ -44,12 +53,19 @@ async function save(step: Step) {
       minS,
       maxS: step.maxS !== null && step.maxS < minS ? minS : step.maxS,
     }
-    if (await write(props.procedure.steps.map((one) => (one.id === step.id ? changed : one)), `${kindWords[step.kind].toLowerCase()} changed`)) editing.value = null // prettier-ignore
+    const steps = opened.value.steps.map((one) => (one.id === step.id ? changed : one))
+    if (newHeat(steps)) return void (problem.value = NO_HEAT_ON_WET)
+    const label = labelOf(`${kindWords[step.kind].toLowerCase()} changed`)
+    if (await bench.edit(label, [editOf('procedure', opened.value, { steps })])) editing.value = null
   } catch (error) {
     problem.value = sayError(error)
   }
 }
-const leaveOut = (step: Step) => write(props.procedure.steps.filter((one) => one.id !== step.id), `without “${kindWords[step.kind].toLowerCase()}”`) // prettier-ignore
+function leaveOut(step: Step) {
+  const steps = props.procedure.steps.filter((one) => one.id !== step.id)
+  if (newHeat(steps)) return void (problem.value = NO_HEAT_ON_WET)
+  return write(steps, `without “${kindWords[step.kind].toLowerCase()}”`)
+}
 /** Moves a step; the cure stays last. */
 function move(step: Step, to: number) {
   const rest = props.procedure.steps.filter((one) => one.id !== step.id)
@@ -58,6 +74,7 @@ function move(step: Step, to: number) {
   if (steps.at(-1)?.kind !== 'cure')
     return bench.tell('The cure comes last: what follows it is another step of the test.', 'bad')
   if (steps.every((one, i) => one === props.procedure.steps[i])) return
+  if (newHeat(steps)) return bench.tell(NO_HEAT_ON_WET, 'bad')
   return write(steps, `“${kindWords[step.kind].toLowerCase()}” moved`)
 }
 const dragged = ref<Step | null>(null)
@@ -74,7 +91,9 @@ function add(event: Event) {
   const kind = select.value as Step['kind']
   select.value = ''
   const id = `s${Math.max(0, ...props.procedure.steps.map((step) => Number(step.id.replace(/\D/g, '')) || 0)) + 1}`
-  return write(withStep(props.procedure.steps, kind, id), `with “${kindWords[kind].toLowerCase()}”`)
+  const place = kind === 'warm' ? placeToWarm(props.procedure.steps, props.glue) : undefined
+  if (place === null) return bench.tell(NO_HEAT_ON_WET, 'bad')
+  return write(withStep(props.procedure.steps, kind, id, place), `with “${kindWords[kind].toLowerCase()}”`)
 }
 </script>
 
@@ -138,7 +157,10 @@ function add(event: Event) {
     ><span class="visually-hidden">Add a step to {{ procedure.name }}</span>
     <select class="plain" @change="add">
       <option value="">Add a step…</option>
-      <option v-for="(_, kind) in addableSteps" :key="kind" :value="kind">{{ kindWords[kind as Step['kind']] }}</option>
+      <option v-for="(_, kind) in addableSteps" :key="kind" :value="kind">
+        {{ kindWords[kind as Step['kind']]
+        }}<template v-if="kind === 'warm' && noWarming">: not while its film is wet</template>
+      </option>
     </select></label
   >
 </template>

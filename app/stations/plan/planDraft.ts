@@ -1,3 +1,4 @@
+import { digitsOf } from '../../../core/quantities/figure'
 import { requiredStrength } from '../../../core/choice/requirement'
 import { armOfPlace } from '../../../core/planning/arms'
 import type { FairnessSetting, PlanDraft } from '../../../core/planning/fairness'
@@ -6,13 +7,14 @@ import { insert, remove, update, type Change } from '../../../core/records/entry
 import type { Arm, Coupon, Exposure, ExposureKind, Procedure, Round } from '../../../core/records/round'
 import type { Brief } from '../../../core/records/joint'
 import type { CouponSize } from '../../../core/readings/strength'
+import { countingReadings } from '../../../core/readings/counting'
 import { interpret } from '../../../core/readings/interpret'
 import type { ModelReading } from '../../../core/statistics/data'
 import { testKinds, testsFor, type TestId } from '../../../core/readings/tests'
 import { packAge, packInUse } from '../../../core/screening/shortlist'
 import { newId } from '../../bench/ids'
 import { familyTimes, type JointView } from '../../bench/jointView'
-import type { useBench } from '../../bench/store'
+import { editOf, type useBench } from '../../bench/store'
 
 type Store = ReturnType<typeof useBench>
 
@@ -73,14 +75,24 @@ function freshDraft(bench: Store, view: JointView, shown: Round): Round {
 
 let turn: Promise<unknown> = Promise.resolve()
 /** Changes of a draft follow one another, each on what the one before left: fast hands lose nothing. */
-export function editDraft(bench: Store, view: JointView, shown: Round, make: (round: Round) => Partial<Round>, what: string): Promise<boolean> {
+export function editDraft(
+  bench: Store,
+  view: JointView,
+  shown: Round,
+  make: (round: Round) => Partial<Round>,
+  what: string,
+  /** what stood in the field when the typing began, put back into the round: so a change made elsewhere shows */
+  opened: (round: Round) => Partial<Round> = () => ({}),
+): Promise<boolean> {
   const next = turn.then(() => {
     const round = freshDraft(bench, view, shown)
-    return bench.write(`${view.joint.code} plan: ${what}`, [kept(round, make(round))])
+    const label = `${view.joint.code} plan: ${what}`
+    if (!round.id) return bench.write(label, [kept(round, make(round))])
+    return bench.edit(label, [editOf('round', { ...round, ...opened(round) }, make(round))])
   })
   turn = next.catch(() => {})
   return next
-} // prettier-ignore
+}
 
 /** Writes what a press on a fault changes: in the plan, and in the procedures. One entry. */
 export function mendDraft(
@@ -149,13 +161,30 @@ export const limitLocked = (view: JointView, arm: Arm): boolean => {
 }
 
 /** Sets a limit; after the first pull it is kept as a late change, which the result shows. */
-export function setLimit(bench: Store, view: JointView, shown: Round, arm: Arm, passLimit: number | null, now: number): Promise<boolean> {
+export function setLimit(
+  bench: Store,
+  view: JointView,
+  shown: Round,
+  arm: Arm,
+  passLimit: number | null,
+  now: number,
+  opened: number | null = arm.passLimit,
+): Promise<boolean> {
   const { unit } = testKinds[arm.test]
   const late = limitLocked(view, arm)
-  const changed = (one: Arm): Arm => ({ ...one, passLimit, passSetAt: passLimit === null ? null : now, lateChanges: late ? [...one.lateChanges, { at: now, from: one.passLimit, to: passLimit }] : one.lateChanges })
-  const what = `pass limit ${passLimit === null ? 'taken away' : `${passLimit} ${unit}`}${late ? ', after the first pull' : ''}`
-  return editDraft(bench, view, shown, ({ arms }) => ({ arms: arms.map((one) => (one.id === arm.id ? changed(one) : one)) }), what)
-} // prettier-ignore
+  const changed = (one: Arm): Arm => ({
+    ...one,
+    passLimit,
+    passSetAt: passLimit === null ? null : now,
+    lateChanges: late ? [...one.lateChanges, { at: now, from: one.passLimit, to: passLimit }] : one.lateChanges,
+  })
+  const what = `pass limit ${passLimit === null ? 'taken away' : `${digitsOf(passLimit)} ${unit}`}${late ? ', after the first pull' : ''}`
+  const inArm = (put: (one: Arm) => Arm) => (round: Round) => ({
+    arms: round.arms.map((one) => (one.id === arm.id ? put(one) : one)),
+  })
+  const before = inArm((one) => ({ ...one, passLimit: opened }))
+  return editDraft(bench, view, shown, inArm(changed), what, before)
+}
 
 /** From so many pulls on a round's own scatter says more than the usual one. */
 export const ENOUGH_FOR_SCATTER = 6
@@ -165,7 +194,7 @@ export function modelReadings(view: JointView): ModelReading[] {
   const arm = view.round?.arms.find(({ exposure, test }) => exposure === null && testKinds[test].force !== null)
   if (!arm) return []
   const coupons = new Map(view.coupons.filter((coupon) => coupon.arm === arm.id).map((coupon) => [coupon.id, coupon.procedure])) // prettier-ignore
-  return view.readings.flatMap((reading): ModelReading[] => {
+  return countingReadings(view.readings).flatMap((reading): ModelReading[] => {
     const procedure = coupons.get(reading.coupon)
     if (!procedure) return []
     const { datum } = interpret(reading, arm.test)

@@ -3,6 +3,7 @@ import { computed, inject, nextTick, ref } from 'vue'
 import { VBottomSheet } from 'vuetify/components/VBottomSheet'
 import { VMenu } from 'vuetify/components/VMenu'
 import { useNarrow } from '../../../look/narrow'
+import { useBriefEditor } from '../editBrief'
 import { wordMoves } from './moves'
 
 /** One word of the sentence: a button that opens what can stand there. Open words ask; they never mean "no". */
@@ -17,6 +18,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ opened: []; clear: [] }>()
 const open = ref(false)
+const { begin } = useBriefEditor()
 const narrow = useNarrow()
 const moves = inject(wordMoves, ref(false))
 // On a phone the answers come up from below, where the thumb is.
@@ -26,6 +28,7 @@ const body = ref<HTMLElement>()
 
 async function onOpen(isOpen: boolean) {
   if (!isOpen) return
+  begin()
   emit('opened')
   await nextTick()
   requestAnimationFrame(() => body.value?.querySelector<HTMLElement>('input, [aria-pressed="true"], button')?.focus())

@@ -44,7 +44,7 @@ function set(close: () => void) {
   try {
     const value = props.dimension
       ? parseQuantity(typed.value, props.dimension, props.unit).inside
-      : parseNumber(typed.value).value
+      : parseNumber(typed.value, { field: props.label, unit: props.unit })
     if (value < props.least || value > props.most)
       throw new CodedError('out-of-range', '', {
         field: props.label,

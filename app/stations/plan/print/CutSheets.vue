@@ -3,6 +3,8 @@ import { computed, ref } from 'vue'
 import { nest, type NestedSheet, type Sheet } from '../../../../core/coupons/nest'
 import { cutList } from '../../../../core/coupons/pieces'
 import { tilesOf } from '../../../../core/formats/tiles'
+import { sayError } from '../../../../core/messages'
+import { parseNumber } from '../../../../core/quantities/parse'
 import { insert, remove } from '../../../../core/records/entry'
 import type { Offcut } from '../../../../core/records/shelf'
 import { newId } from '../../../bench/ids'
@@ -19,7 +21,15 @@ const each = computed(() => props.view.round!.procedures.length * props.view.rou
 const list = computed(() => cutList(props.view.round!.arms, each.value))
 /** Saws take a millimetre and a half, knives and scissors nothing. */
 const sawn = new Set(['wood', 'sheet', 'hard', 'thermoform', 'print'])
-const kerf = ref(1.5)
+const kerfText = ref('1.5')
+const kerf = computed((): { mm: number; problem: string } => {
+  try {
+    const field = { field: 'The saw cut, mm,', example: '1.5', unit: 'mm', least: 0, most: 10 }
+    return { mm: parseNumber(kerfText.value, field), problem: '' }
+  } catch (error) {
+    return { mm: 0, problem: sayError(error) }
+  }
+})
 /** One page of the printer: what is bought is cut down to it. */
 const usualSheet = { widthMm: 190, heightMm: 260 }
 const GRAINED = new Set(['textile', 'paper', 'wood', 'leather'])
@@ -40,7 +50,7 @@ const nested = computed(() =>
   sides.value.map((one) => {
     const lines = list.value.filter(({ side }) => side === one.side)
     const own: Sheet[] = one.offcuts.map(({ widthMm, heightMm, count }) => ({ widthMm, heightMm, count }))
-    const cut = sawn.has(one.material?.cls.group ?? '') ? kerf.value : 0
+    const cut = sawn.has(one.material?.cls.group ?? '') ? kerf.value.mm : 0
     const tall = Math.max(usualSheet.heightMm, ...lines.map(({ lengthMm }) => lengthMm))
     return { ...one, lines, nesting: nest(lines, [...own, { ...usualSheet, heightMm: tall, count: null }], cut, one.grain) } // prettier-ignore
   }),
@@ -54,11 +64,24 @@ const form = ref({ side: 'a' as 'a' | 'b', width: '', height: '', count: '1' })
 const problem = ref('')
 async function addOffcut() {
   problem.value = ''
-  const [widthMm, heightMm, count] = [form.value.width, form.value.height, form.value.count].map((text) => Number(text.replace(',', '.'))) as [number, number, number] // prettier-ignore
   const material = props.view[form.value.side]
   if (!material) return void (problem.value = 'Say the material of this side first, at Ask.')
-  if (!(widthMm > 0) || !(heightMm > 0) || !Number.isInteger(count) || count < 1) return void (problem.value = 'Width and height in mm, such as 210 and 297, and how many there are.') // prettier-ignore
-  const offcut = { id: newId(), material: material.id, widthMm, heightMm, count, note: '' }
+  try {
+    const { width, height, count } = form.value
+    const side = (text: string, field: string) =>
+      parseNumber(text, { field, example: '210', unit: 'mm', least: 1, most: 100_000 })
+    const sizes = { widthMm: side(width, 'The width, mm,'), heightMm: side(height, 'The height, mm,') }
+    await keepOffcut(material, {
+      ...sizes,
+      count: parseNumber(count, { field: 'How many', whole: true, least: 1, most: 999 }),
+    })
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
+async function keepOffcut(material: KnownMaterial, sheet: Pick<Offcut, 'widthMm' | 'heightMm' | 'count'>) {
+  const { widthMm, heightMm } = sheet
+  const offcut = { id: newId(), material: material.id, ...sheet, note: '' }
   if (await bench.write(`Offcut of ${material.name}, ${widthMm} × ${heightMm} mm`, [insert('offcut', offcut)], true)) Object.assign(form.value, { width: '', height: '', count: '1' }) // prettier-ignore
 }
 const drop = (offcut: Offcut) => bench.write('Offcut used up', [remove('offcut', offcut)], true)
@@ -122,8 +145,9 @@ const drop = (offcut: Offcut) => bench.write('Offcut used up', [remove('offcut',
       <label class="field"><span>How many</span><input v-model="form.count" class="plain" inputmode="numeric" /></label>
       <v-btn class="alt" type="submit">Note this offcut</v-btn>
       <label class="field"
-        ><span>Saw cut, mm</span><input v-model.number="kerf" class="plain" type="number" min="0" max="10" step="0.1"
+        ><span>Saw cut, mm</span><input v-model="kerfText" class="plain" inputmode="decimal"
       /></label>
+      <p v-if="kerf.problem" class="problem" role="alert">{{ kerf.problem }}</p>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     </form>
   </div>

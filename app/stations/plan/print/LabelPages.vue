@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import QRCode from 'qrcode'
 import { computed, ref } from 'vue'
-import { labelPages, labelSheets } from '../../../../core/formats/tiles'
+import { sayError } from '../../../../core/messages'
+import { parseNumber } from '../../../../core/quantities/parse'
+import { labelPages, labelPlaces, labelSheets } from '../../../../core/formats/tiles'
 import { armOf, armWords } from '../../../../core/planning/arms'
 import type { Coupon } from '../../../../core/records/round'
 import type { JointView } from '../../../bench/jointView'
@@ -10,10 +12,21 @@ import type { JointView } from '../../../bench/jointView'
 const props = defineProps<{ view: JointView }>()
 const chosen = ref(labelSheets[0]!.id)
 const sheet = computed(() => labelSheets.find(({ id }) => id === chosen.value)!)
-const skip = ref(0)
+const skipText = ref('0')
+/** Places of a begun sheet that are used up; what is no such number leaves none empty, and is said. */
+const skip = computed((): { places: number; problem: string } => {
+  try {
+    const most = labelPlaces(sheet.value) - 1
+    const field = { field: 'Places used up', example: '3', whole: true, least: 0, most }
+    return { places: skipText.value.trim() === '' ? 0 : parseNumber(skipText.value, field), problem: '' }
+  } catch (error) {
+    return { places: 0, problem: sayError(error) }
+  }
+})
 const inOrder = computed(() => [...props.view.coupons].sort((x, y) => x.glueAt - y.glueAt))
-// Places of a begun sheet that are used up are left empty.
-const pages = computed(() => labelPages<Coupon | null>([...Array<null>(Math.max(0, Math.floor(skip.value || 0))).fill(null), ...inOrder.value], sheet.value)) // prettier-ignore
+const pages = computed(() =>
+  labelPages<Coupon | null>([...Array<null>(skip.value.places).fill(null), ...inOrder.value], sheet.value),
+)
 const nameOf = (coupon: Coupon) => props.view.procedures.find(({ id }) => id === coupon.procedure)?.name ?? ''
 const armOfCoupon = (coupon: Coupon) => armWords(armOf(props.view.round!, coupon))
 
@@ -40,8 +53,9 @@ const tall = computed(() => sheet.value.heightMm)
         </select></label
       >
       <label class="field"
-        ><span>Places used up already</span><input v-model.number="skip" class="plain" type="number" min="0" max="64"
+        ><span>Places used up already</span><input v-model="skipText" class="plain" inputmode="numeric"
       /></label>
+      <p v-if="skip.problem" class="problem" role="alert">{{ skip.problem }}</p>
     </div>
     <svg
       v-for="(page, i) in pages"

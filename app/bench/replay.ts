@@ -1,0 +1,59 @@
+import { checkEntry } from '../../core/records/check'
+import { sameRecord, type Entry } from '../../core/records/entry'
+import type { BenchRecords } from './records'
+import type { Placed } from './storage'
+
+/** What was put in order in the log of an older bench. */
+export interface Mending {
+  /** labels of entries that stood behind a hole and were brought back */
+  broughtBack: string[]
+  /** labels of entries that no longer fit what stands there: kept aside, not applied */
+  aside: string[]
+}
+
+/**
+ * Applies the entries that are not folded in yet. Older versions could leave a hole in the log, where their replay stopped,
+ * and could fill it later, which brought old edits back over newer ones: what stands behind a hole comes back as far as it
+ * fits, and what an older state expects is kept aside.
+ * @returns the entries that stand, in order, and what had to be mended (null: nothing)
+ */
+export function replay(
+  records: BenchRecords,
+  through: number,
+  pending: readonly Placed[],
+): { fitting: Entry[]; aside: Placed[]; mending: Mending | null } {
+  const fitting: Entry[] = []
+  const aside: Placed[] = []
+  const broughtBack: string[] = []
+  let hole = false
+  pending.forEach((one, i) => {
+    hole ||= one.seq !== through + 1 + i
+    if (hole ? fitsNow(records, one.entry) : standsOn(records, one.entry)) {
+      records.apply(one.entry.changes)
+      fitting.push(one.entry)
+      if (hole) broughtBack.push(one.entry.label)
+    } else aside.push(one)
+  })
+  const mending = hole || aside.length ? { broughtBack, aside: aside.map(({ entry }) => entry.label) } : null
+  return { fitting, aside, mending }
+}
+
+/** Whether what an entry found before it is what stands there. */
+const standsOn = (records: BenchRecords, entry: Entry): boolean => {
+  const before = new Map<string, unknown>()
+  return entry.changes.every(({ table, id, before: expected, after }) => {
+    const key = `${table} ${id}`
+    const current = before.has(key) ? before.get(key) : records.get(table, id)
+    before.set(key, after)
+    return sameRecord(current, expected)
+  })
+}
+
+function fitsNow(records: BenchRecords, entry: Entry): boolean {
+  try {
+    checkEntry(entry, records)
+    return true
+  } catch {
+    return false
+  }
+}

@@ -1,0 +1,43 @@
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { defineComponent, h, type Component } from 'vue'
+import { createMemoryHistory, createRouter, RouterView, type Router } from 'vue-router'
+import { VApp } from 'vuetify/components/VApp'
+import type { Tables } from '../../core/records/tables'
+import { useBench } from '../bench/store'
+import { vuetify } from '../look/vuetify'
+import { routes } from '../router'
+
+export interface Mounted {
+  wrapper: VueWrapper
+  router: Router
+  bench: ReturnType<typeof useBench>
+  /** what Vue caught while drawing, or in a handler */
+  errors: unknown[]
+  go: (path: string) => Promise<void>
+}
+
+/** A bench in memory with its pages, as the app shows them, for component tests (happy-dom). */
+export async function mountAt(tables: Tables, path: string, root?: Component): Promise<Mounted> {
+  const pinia = createPinia()
+  setActivePinia(pinia)
+  const bench = useBench()
+  await bench.openInMemory(null, tables)
+  const router = createRouter({ history: createMemoryHistory(), routes })
+  const errors: unknown[] = []
+  await router.push(path)
+  const page = defineComponent({ render: () => h(VApp, () => h(root ?? RouterView)) })
+  const wrapper = mount(page, {
+    attachTo: document.body,
+    global: {
+      plugins: [pinia, router, vuetify],
+      config: { errorHandler: (error) => void errors.push(error), warnHandler: () => {} },
+    },
+  })
+  const go = async (to: string) => {
+    await router.push(to)
+    await flushPromises()
+  }
+  await flushPromises()
+  return { wrapper, router, bench, errors, go }
+}

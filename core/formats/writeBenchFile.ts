@@ -1,0 +1,18 @@
+import type { Tables } from '../records/tables'
+
+/** The bench file: one JSON document with everything on a bench. */
+export const BENCH_FILE_VERSION = 3
+
+export interface BenchFile {
+  format: 'paste-bench'
+  version: number
+  savedAt: number
+  tables: Tables
+}
+
+export const writeBenchFile = (tables: Tables, now: number): string =>
+  JSON.stringify(
+    { format: 'paste-bench', version: BENCH_FILE_VERSION, savedAt: now, tables } satisfies BenchFile,
+    null,
+    1,
+  )

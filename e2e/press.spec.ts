@@ -1,0 +1,110 @@
+import type { Page } from '@playwright/test'
+import { demoServer, expect, openBench, test } from './maker'
+import { logOf } from './log'
+
+/** Views with buttons that write; the joints of the demo stand in different states. */
+const views = ['/', '/joint/h4/ask', '/joint/h5/shortlist', '/joint/h5/plan', '/joint/h2/plan', '/joint/h3/glue', '/joint/h2/break', '/joint/h2/choose', '/joint/h2/print', '/shelf'] // prettier-ignore
+
+/** Every button of the work surface that can be pressed, by its place and words; of a kind that recurs, the first two. */
+const buttonsOf = async (page: Page) => {
+  const all = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('#work button, #work .v-btn')]
+      .map((one, at) => ({ at, one }))
+      .filter(({ one }) => one.offsetParent !== null && !one.matches(':disabled, a'))
+      .map(({ at, one }) => ({ at, words: one.textContent?.trim().slice(0, 40) ?? '' })),
+  )
+  const kinds = new Map<string, number>()
+  return all.filter(({ words }) => {
+    const kind = words.split(' ')[0]!
+    kinds.set(kind, (kinds.get(kind) ?? 0) + 1)
+    return kinds.get(kind)! <= 2
+  })
+}
+const nth = (page: Page, at: number) => page.locator('#work button, #work .v-btn').nth(at)
+
+type Press = (page: Page, other: Page, at: number, words: string) => Promise<void>
+const presses: Record<string, Press> = {
+  'a double click': (page, _, at) => nth(page, at).dblclick({ timeout: 3000, force: true }),
+  'a held key': async (page, _, at) => {
+    await nth(page, at).focus()
+    for (let i = 0; i < 6; i++) await page.keyboard.down('Enter')
+    await page.keyboard.up('Enter')
+  },
+  // The button with the same words in the same place: what the first tab's write has moved is another button.
+  'two tabs at once': async (page, other, at, words) => {
+    const press = (of: Page) =>
+      of.evaluate(
+        ([at, words]) => {
+          const button = [...document.querySelectorAll<HTMLElement>('#work button, #work .v-btn')][at]
+          if (button?.textContent?.trim().slice(0, 40) === words) button.click()
+        },
+        [at, words] as const,
+      )
+    await Promise.all([press(page), press(other)])
+  },
+}
+
+for (const [how, press] of Object.entries(presses))
+  for (const half of [0, 1])
+    test(`${how} on any button writes once, part ${half + 1}`, async ({ page, context }) => {
+      test.setTimeout(600_000)
+      await openBench(page, demoServer)
+      const other = await context.newPage()
+      const tabs = how === 'two tabs at once' ? [page, other] : [page]
+      const calm = async () => {
+        for (const tab of tabs) await tab.waitForFunction(() => !document.querySelector('[aria-busy="true"]'))
+        await page.waitForTimeout(60)
+      }
+      let writing = 0
+      for (const path of views.filter((_, i) => i % 2 === half)) {
+        const show = async () => {
+          for (const tab of tabs) {
+            await tab.goto(demoServer + path)
+            await expect(tab.locator('#work h1, #work h2').first()).toBeAttached()
+          }
+          await calm()
+        }
+        await show()
+        const total = await page.locator('#work button, #work .v-btn').count()
+        for (const { at, words } of await buttonsOf(page)) {
+          const before = (await logOf(page)).length
+          await press(page, other, at, words).catch(() => {})
+          await calm()
+          const log = await logOf(page)
+          const added = log.slice(before).map(({ label }) => label)
+          expect(added.length, `${path}, “${words}”: ${added.join(' | ')}`).toBeLessThanOrEqual(1)
+          writing += added.length
+          if (added.length) {
+            await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
+            await page.keyboard.press('Control+z')
+            await expect.poll(async () => (await logOf(page)).length).toBe(log.length + 1)
+          }
+          // What only opened something is closed again; what wrote or led elsewhere starts afresh.
+          const elsewhere = tabs.some((tab) => new URL(tab.url()).pathname !== path)
+          const fewer = (await page.locator('#work button, #work .v-btn').count()) !== total
+          if (added.length || elsewhere || fewer) await show()
+        }
+      }
+      expect(writing, 'buttons that wrote').toBeGreaterThan(5)
+    })
+
+test('a form sent twice by Enter writes once, and so does a bench that is started twice', async ({ page }) => {
+  await openBench(page, demoServer)
+  const before = (await logOf(page)).length
+  await page.getByLabel(/what do you call/i).fill('Twice')
+  await page.evaluate(() => {
+    const button = [...document.querySelectorAll<HTMLElement>('.v-btn')].find((one) =>
+      one.textContent?.includes('Ask about'),
+    )!
+    button.click()
+    button.click()
+  })
+  await expect(page.getByLabel('Name of the joint')).toHaveValue('Twice')
+  expect((await logOf(page)).length).toBe(before + 1)
+  await page.goto(`${demoServer}/benches`)
+  await page.getByLabel('A new, empty bench').fill('Started once')
+  await page.getByRole('button', { name: 'Start this bench' }).dblclick()
+  await expect(page.getByRole('heading', { name: 'Start with one joint' })).toBeVisible()
+  await page.goto(`${demoServer}/benches`)
+  await expect(page.locator('main > ul > li')).toHaveCount(2)
+})
