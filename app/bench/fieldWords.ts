@@ -1,4 +1,5 @@
 import { digitsOf } from '../../core/quantities/figure'
+import { showMoney } from '../../core/quantities/money'
 
 /** Fields whose name in the records is not what the maker calls them. */
 const own: Record<string, string> = {
@@ -43,12 +44,13 @@ function wordOf(key: string): string {
 export const fieldWords = (path: readonly string[]): string => path.map(wordOf).filter(Boolean).join(', ')
 
 /** A field's value as the maker reads it. */
-export function valueText(value: unknown): string {
+export function valueText(value: unknown, path: readonly string[] = []): string {
   if (value === null || value === undefined || value === '') return 'open'
-  if (typeof value === 'number') return digitsOf(value)
+  if (typeof value === 'number')
+    return /price|rate|cost|budget/i.test(path.at(-1) ?? '') ? showMoney(value) : digitsOf(value)
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (typeof value === 'string') return value
-  if (Array.isArray(value)) return value.length ? value.map(valueText).join(', ') : 'none'
+  if (Array.isArray(value)) return value.length ? value.map((one) => valueText(one)).join(', ') : 'none'
   const { text, name, id, ...rest } = value as Record<string, unknown>
   if (typeof text === 'string') return text
   if (typeof name === 'string') return name

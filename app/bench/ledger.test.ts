@@ -318,6 +318,9 @@ describe('the same press twice', () => {
     await Promise.all([one.catchUp(), two.catchUp()])
     expect(one.records.count('stock')).toBe(1)
     expect(two.records.count('stock')).toBe(1)
+    // A moment later in the other tab, before anyone could have seen it: still the same press.
+    await add(two, 't')
+    expect(two.records.count('stock')).toBe(1)
     // Pressed again after it was seen: meant.
     await add(one, 's')
     expect((await opened(place)).records.count('stock')).toBe(2)

@@ -32,6 +32,9 @@ export interface LedgerTools {
 /** Records without the proxies that a page may have wrapped around them: a database takes plain data only. */
 const plain = (changes: Change[]): Change[] => JSON.parse(JSON.stringify(changes)) as Change[]
 
+/** Nobody sees another tab's write and answers it within this time, ms. */
+const REACTION = 400
+
 /** Entries that are kept in memory for undo, and read again at the start. */
 export const UNDO_DEPTH = 100
 /** Entries after which the tables are rewritten behind the entries. */
@@ -52,6 +55,8 @@ export class Ledger {
   private token = ''
   private seq = 0
   private recent: Entry[] = []
+  /** entries of other tabs, with the moment at which they came */
+  private foreign: { entry: Entry; cameAt: number }[] = []
   /** how many entries were ever applied here: what a press had seen is told from what came after it */
   private seen = 0
   /** written here but not yet stored: a failed write keeps them */
@@ -113,11 +118,11 @@ export class Ledger {
    */
   commit(label: string, changes: Change[], kind: Entry['kind'] = 'edit', of: string | null = null): Promise<Entry> {
     const entry: Entry = { id: this.tools.newId(), at: this.tools.now(), label, kind, of, changes: plain(changes) }
-    const { seen } = this
+    const unseen = this.unseenAt(entry.at)
     return this.inTurn(async () => {
       let twin: Entry | undefined
       const check = () => {
-        twin = this.since(seen).find((other) => isTwin(entry, other))
+        twin = unseen().find((other) => isTwin(entry, other))
         if (!twin) checkEntry(entry, this.records)
         return twin ? [] : [entry]
       }
@@ -214,12 +219,17 @@ export class Ledger {
   private take(news: readonly Placed[]): void {
     if (!news.length) return
     for (const { entry } of news) this.applied(entry)
+    const cameAt = this.tools.now()
+    this.foreign = [...this.foreign, ...news.map(({ entry }) => ({ entry, cameAt }))].slice(-UNDO_DEPTH)
     this.seq = news.at(-1)!.seq
     this.changed(news.map(({ entry }) => entry))
   }
 
-  private since(seen: number): Entry[] {
-    return this.seen > seen ? this.recent.slice(-(this.seen - seen)) : []
+  /** @returns later: entries that whoever pressed at this moment had not seen, of this tab and of others */
+  private unseenAt(pressedAt: number): () => Entry[] {
+    const { seen } = this
+    const justCame = this.foreign.filter(({ cameAt }) => cameAt > pressedAt - REACTION).map(({ entry }) => entry)
+    return () => [...justCame, ...(this.seen > seen ? this.recent.slice(-(this.seen - seen)) : [])]
   }
 
   private keep(entry: Entry): void {

@@ -14,8 +14,17 @@ function copyNow(bench: string): void {
   void import('../workers/client').then(({ benchWorker }) => benchWorker().copy({ bench, now: now() })).catch(() => {})
 }
 
+let asked = false
+/** At the first save of this tab the browser is asked to keep its store also when the disk is short; it may refuse. */
+function askToKeep(): void {
+  if (asked) return
+  asked = true
+  void navigator.storage?.persist?.().catch(() => false)
+}
+
 /** Has the worker make the second copy of a bench, once its saves pause. */
 export function copySoon(bench: string): void {
+  askToKeep()
   const before = due.get(bench)
   if (before) clearTimeout(before.timer)
   const since = before?.since ?? performance.now()

@@ -17,11 +17,11 @@ import { fieldWords, valueText } from '../bench/fieldWords'
           <b>{{ fieldWords(clash.path) || 'value' }}</b>
           <dl>
             <dt>when you opened it</dt>
-            <dd>{{ valueText(clash.opened) }}</dd>
+            <dd>{{ valueText(clash.opened, clash.path) }}</dd>
             <dt>stands there now</dt>
-            <dd>{{ valueText(clash.theirs) }}</dd>
+            <dd>{{ valueText(clash.theirs, clash.path) }}</dd>
             <dt>yours</dt>
-            <dd>{{ valueText(clash.mine) }}</dd>
+            <dd>{{ valueText(clash.mine, clash.path) }}</dd>
           </dl>
         </li>
       </ul>
