@@ -22,7 +22,7 @@ const glue = {
 const stock = (id: string, left: number): RecordOf<'stock'> => ({
   id,
   adhesive: 'a1',
-  batch: id,
+  batch: `batch of ${id}`,
   boughtOn: null,
   openedOn: null,
   expiresOn: null,

@@ -106,7 +106,10 @@ describe('bench files with one wrong value each', () => {
       const pages = n % 10 === 0 ? ['start', 'shelf', ...stations] : (reading[table] ?? stations)
       const { errors, text } = await show(read.tables, pages, joint)
       expect(errors, why).toEqual([])
-      expect(text, why).not.toMatch(/cannot be shown|NaN|undefined|Infinity|\d(\.\d+)?e[+-]?\d/)
+      // A name may be any text, also this one.
+      expect(value === 'NaN' ? text.split('NaN').join('') : text, why).not.toMatch(
+        /cannot be shown|NaN|undefined|Infinity|\d(\.\d+)?e[+-]?\d/,
+      )
       // And what was taken is a file that is taken back whole.
       expect(readBenchFile(writeBenchFile(read.tables, 1)).aside, why).toEqual([])
     }
