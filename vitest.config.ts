@@ -6,7 +6,9 @@ export default defineConfig({
   plugins: [vue(), vuetify()],
   test: {
     include: ['{core,cli,demo,app,server}/**/*.test.ts'],
-    testTimeout: 60_000,
+    // A loaded machine is slow, not wrong.
+    testTimeout: 120_000,
+    hookTimeout: 300_000,
     // Its main file is no module that Node can name the exports of; the build takes the other one, and so do the tests.
     server: { deps: { inline: ['maxrects-packer', 'vuetify'] } },
   },

@@ -25,7 +25,11 @@ const popover = (page: Page, label: string): Locator => page.getByRole('group', 
 /** Opens a word of the sentence and takes one of its answers. */
 export async function pick(page: Page, label: string, ...choices: string[]): Promise<void> {
   await word(page, label).click()
-  for (const choice of choices) await popover(page, label).getByRole('button', { name: choice }).first().click()
+  for (const choice of choices)
+    await popover(page, label)
+      .getByRole('button', { name: new RegExp(`^${choice.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`) })
+      .first()
+      .click()
   const done = popover(page, label).getByRole('button', { name: 'Done' })
   if (await done.isVisible()) await done.click()
   await expect(popover(page, label)).toBeHidden()

@@ -64,5 +64,8 @@ export const toneOf = (reading: Reading): Tone | undefined =>
 export const readReading = (reading: Reading, test: TestId): Interpreted => interpret(reading, test)
 
 /** A reading's line in a list: "≥ 0.91 MPa, torn in A". */
-export const readingWords = (reading: Reading, test: TestId): string =>
-  `${valueWords(readReading(reading, test).datum)} ${testKinds[test].unit}, ${placeOf(reading, test)}`
+export function readingWords(reading: Reading, test: TestId): string {
+  const { datum } = readReading(reading, test)
+  const unit = datum.kind === 'leftOut' ? '' : ` ${testKinds[test].unit}`
+  return `${valueWords(datum)}${unit}, ${placeOf(reading, test)}`
+}

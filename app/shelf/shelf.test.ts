@@ -9,7 +9,11 @@ const product = (id: string, name: string, aliases: string[] = []): Adhesive => 
 /** The one thing these need of the store: the write, kept. */
 function store() {
   const written: { label: string; changes: { table: string; after: Record<string, unknown> | null }[] }[] = []
-  return { written, bench: { write: (label: string, changes: never[]) => (written.push({ label, changes }), Promise.resolve(true)) } as never } // prettier-ignore
+  const edit = (label: string, edits: { table: string; mine: never }[], also: never[] = []) => {
+    written.push({ label, changes: [...edits.map(({ table, mine }) => ({ table, after: mine })), ...also] })
+    return Promise.resolve(true)
+  }
+  return { written, bench: { edit } as never }
 }
 
 describe('one product under two names', () => {

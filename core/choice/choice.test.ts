@@ -39,6 +39,20 @@ describe('margin of the real joint', () => {
     expect(margin.notTested).toEqual(['50 °C', 'splashes'])
     expect(margin.capped).toBe(false)
   })
+  it('does not call untested what coupons were pulled after', () => {
+    const asked = brief({ ...joint, heatC: 50, coldC: -15, water: 'wash', life: 'years' })
+    const heat = (amount: number) => ({ kind: 'heat' as const, amount, hours: 2 })
+    expect(exposuresNamed(asked)).toEqual(['50 °C', '−15 °C cold', 'washing or rain', 'years'])
+    expect(exposuresNamed(asked, [heat(45)])).toContain('50 °C')
+    expect(exposuresNamed(asked, [heat(50), { kind: 'cold', amount: -18, hours: 12 }])).toEqual([
+      'washing or rain',
+      'years',
+    ])
+    expect(exposuresNamed(asked, [{ kind: 'soak', amount: 24, hours: 24 }])).not.toContain('washing or rain')
+    expect(exposuresNamed({ ...asked, water: 'soak' }, [{ kind: 'wash', amount: 3, hours: 6 }])).toContain('soaking')
+    const margin = marginOf(asked, 'lap-shear', 1, { overlapMm: 12 }, familyOf('epoxy-slow'), [heat(60)])!
+    expect(margin.notTested).toEqual(['−15 °C cold', 'washing or rain', 'years'])
+  })
   it('caps a rigid glue’s overlap at three times the tested one', () => {
     const long = { ...joint, lengthMm: 100 }
     expect(marginOf(long, 'lap-shear', 1, { overlapMm: 12 }, familyOf('epoxy-slow'))).toMatchObject({

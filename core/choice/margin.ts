@@ -1,5 +1,6 @@
 import type { Family } from '../knowledge/families'
 import type { Brief } from '../records/joint'
+import type { Exposure } from '../records/round'
 import type { CouponSize } from '../readings/strength'
 import { testKinds, type TestId } from '../readings/tests'
 import { requiredLoad } from './requirement'
@@ -21,21 +22,45 @@ export interface Margin {
   notTested: string[]
 }
 
-/** Surroundings that the brief names, in words. */
-export function exposuresNamed(brief: Brief): string[] {
-  const out: string[] = []
-  if (brief.heatC !== null && brief.heatC > 30) out.push(`${brief.heatC} °C`)
-  if (brief.coldC !== null && brief.coldC < 5) out.push(`${String(brief.coldC).replace('-', '−')} °C cold`)
-  if (brief.water !== null && brief.water !== 'no')
-    out.push({ splash: 'splashes', wash: 'washing or rain', soak: 'soaking' }[brief.water])
-  if (brief.life === 'years') out.push('years')
+interface Named {
+  words: string
+  /** whether an exposure of coupons answers it */
+  metBy: (exposure: Exposure) => boolean
+}
+
+function surroundings(brief: Brief): Named[] {
+  const { heatC, coldC, water, life } = brief
+  const out: Named[] = []
+  if (heatC !== null && heatC > 30)
+    out.push({ words: `${heatC} °C`, metBy: ({ kind, amount }) => kind === 'heat' && amount >= heatC })
+  if (coldC !== null && coldC < 5)
+    out.push({
+      words: `${String(coldC).replace('-', '−')} °C cold`,
+      metBy: ({ kind, amount }) => kind === 'cold' && amount <= coldC,
+    })
+  // Soaking answers every water, washing all but soaking.
+  if (water !== null && water !== 'no')
+    out.push({
+      words: { splash: 'splashes', wash: 'washing or rain', soak: 'soaking' }[water],
+      metBy: ({ kind }) => kind === 'soak' || (kind === 'wash' && water !== 'soak'),
+    })
+  // No test of weeks answers for years.
+  if (life === 'years') out.push({ words: 'years', metBy: () => false })
   return out
 }
+
+/**
+ * Surroundings that the brief names, in words.
+ * @param met exposures that the procedure's coupons were pulled after: what they answer is left out
+ */
+export const exposuresNamed = (brief: Brief, met: readonly Exposure[] = []): string[] =>
+  surroundings(brief).flatMap(({ words, metBy }) => (met.some(metBy) ? [] : [words]))
 
 /**
  * Margin of the real joint over its required load.
  * @param weakLow 5 % lower bound of the weak joint's strength, in the unit of the test
  * @param tested the coupon's size
+ * @param met exposures that were pulled as well: what they answer is not called untested
  * @returns null where load or size is open, or the test's unit has no joint size to multiply with
  */
 export function marginOf(
@@ -44,11 +69,12 @@ export function marginOf(
   weakLow: number,
   tested: CouponSize,
   family: Family,
+  met: readonly Exposure[] = [],
 ): Margin | null {
   const required = requiredLoad(brief)
   const { force } = testKinds[test]
   if (!required || required.n === 0 || brief.widthMm === null) return null
-  const notTested = exposuresNamed(brief)
+  const notTested = exposuresNamed(brief, met)
   const result = (bondedSize: number, sizeUnit: Margin['sizeUnit'], capped: boolean): Margin => {
     const holdsN = weakLow * bondedSize
     return { holdsN, requiredN: required.n, times: holdsN / required.n, bondedSize, sizeUnit, capped, notTested }

@@ -81,13 +81,28 @@ function inside(cell: string | undefined, unit: string, dimension: 'time' | 'for
   return toInside(parseNumber(cell ?? '', { most: 1e7, least: -1e7 }), unit, dimension)
 }
 
-/** At most `most` points, keeping the highest of each stretch, so that the peak stays what it was. */
-export function thinned(points: readonly TracePoint[], most: number): TracePoint[] {
+/**
+ * A trace of at most `most` points, in order. For a peak each stretch keeps its lowest and its highest point, so that peak and
+ * shape stay what they were; for the mean of a peel each stretch becomes its own mean, so that the mean does.
+ */
+export function thinned(points: readonly TracePoint[], most: number, keeps: 'extremes' | 'means'): TracePoint[] {
   if (points.length <= most) return [...points]
-  const size = points.length / most
-  return Array.from({ length: most }, (_, i) =>
-    points
-      .slice(Math.floor(i * size), Math.floor((i + 1) * size))
-      .reduce((top, point) => (point.n > top.n ? point : top)),
-  )
+  const stretches = keeps === 'means' ? most : Math.floor(most / 2)
+  const size = points.length / stretches
+  return Array.from({ length: stretches }, (_, i) =>
+    points.slice(Math.floor(i * size), Math.floor((i + 1) * size)),
+  ).flatMap((stretch) => (keeps === 'means' ? [meanPoint(stretch)] : extremesOf(stretch)))
+}
+
+function extremesOf(stretch: readonly TracePoint[]): TracePoint[] {
+  const low = stretch.reduce((x, y) => (y.n < x.n ? y : x))
+  const high = stretch.reduce((x, y) => (y.n > x.n ? y : x))
+  if (low === high) return [low]
+  return stretch.indexOf(low) < stretch.indexOf(high) ? [low, high] : [high, low]
+}
+
+function meanPoint(stretch: readonly TracePoint[]): TracePoint {
+  const mean = (of: (point: TracePoint) => number) =>
+    stretch.reduce((sum, point) => sum + of(point), 0) / stretch.length
+  return { s: mean(({ s }) => s), n: mean(({ n }) => n), mm: stretch.some(({ mm }) => mm === null) ? null : mean(({ mm }) => mm!) } // prettier-ignore
 }

@@ -50,9 +50,9 @@ describe('the usual steps', () => {
   it('take one more step where it belongs', () => {
     const steps = usualSteps(familyOf('epoxy-slow'), null, null)
     const kinds = (kind: Parameters<typeof withStep>[1]) => withStep(steps, kind, 'new').map((step) => step.kind).join(' ') // prettier-ignore
-    expect(kinds('warm')).toBe('prepare-a prepare-b apply warm close hold clamp cure')
-    expect(kinds('prepare-a')).toBe('prepare-a prepare-b prepare-a apply close hold clamp cure')
-    expect(kinds('clamp')).toBe('prepare-a prepare-b apply close clamp hold clamp cure')
+    expect(kinds('warm')).toBe('prepare-a prepare-b apply warm close clamp cure')
+    expect(kinds('prepare-a')).toBe('prepare-a prepare-b prepare-a apply close clamp cure')
+    expect(kinds('clamp')).toBe('prepare-a prepare-b apply close clamp clamp cure')
   })
   it('make sense for every family: a bond is applied, closed and cured, ids unlike, windows the right way round', () => {
     for (const family of families) {

@@ -32,6 +32,28 @@ export function pullOrder<T>(coupons: readonly T[], seed: number): T[] {
   return shuffled(coupons, seededRandom(seed ^ 0x9e3779b9))
 }
 
+/**
+ * Pull order from the least to the most trusted procedure, shuffled among the coupons of one trust, from the same stream as
+ * pullOrder: what the maker trusts most is pulled when the hand is warmest.
+ * @param trust of a coupon: higher is trusted more
+ */
+export function pullOrderByTrust<T>(coupons: readonly T[], trust: (coupon: T) => number, seed: number): T[] {
+  return pullOrder(coupons, seed)
+    .map((coupon) => ({ coupon, trust: trust(coupon) }))
+    .sort((x, y) => x.trust - y.trust)
+    .map(({ coupon }) => coupon)
+}
+
+/**
+ * How much each procedure is trusted before anything is pulled: the control most; else by the maker's hunch, strongest last;
+ * without a hunch all others alike.
+ */
+export function trustOf(procedure: string, control: string | null, hunch: readonly string[] | null): number {
+  if (procedure === control) return Infinity
+  const at = hunch?.indexOf(procedure) ?? -1
+  return at < 0 ? 0 : hunch!.length - at
+}
+
 /** The strip written on a coupon: joint code, procedure letter, block ("H2-B3"). */
 export const couponLabel = (jointCode: string, letter: string, block: number): string =>
   `${jointCode}-${letter}${block}`

@@ -32,7 +32,7 @@ describe('amounts and costs', () => {
     expect(twin!.cost).toBeCloseTo(1.11, 2)
     expect(needs.cost).toBeCloseTo(1.29, 2)
     expect(needs).toMatchObject({ coupons: 16, pieces: 20, buy: 12.4 })
-    expect(needs.handsOnMinutes).toBeCloseTo(214.5, 6)
+    expect(needs.handsOnMinutes).toBeCloseTo(114.5, 6)
   })
   it('show their sum, and move with a price or a spread', () => {
     expect(needs.glues[0]!.sum[0]).toBe('A: (3 cm² + 25 cm²) × 2 faces × 140 g/m² × 5 pieces × 1.1 = 4.31 g')

@@ -43,9 +43,14 @@ const helperSteps: Record<Helper, { kind: StepKind; text: string }> = {
   'paper-backing': { kind: 'prepare-a', text: 'Line the back of the cloth with thin paper and let it dry' },
 }
 
-/** mm:ss are for clocks; in a step's words minutes do. */
-const inWords = (s: number): string =>
-  s < 90 ? `${s} s` : s < 5400 ? `${Math.round(s / 60)} min` : `${Math.round(s / 360) / 10} h`
+/** Nobody holds two parts still for longer than this: what needs more is fixed in place. */
+export const HOLD_BY_HAND_S = 120
+
+const fixWords = {
+  clamp: 'Clamp lightly with flat pads until it can be handled',
+  press: 'Leave under a weight until it can be handled',
+  hold: 'Pin, prop or tape it in place until it can be handled',
+}
 
 /**
  * The usual steps for a family on two faces, from the tables: prepare, apply, wait inside its window, close, hold, clamp,
@@ -73,27 +78,18 @@ export function usualSteps(
     0,
     both ? null : times.openS,
   )
-  if (times.waitMinS > 0)
-    add(
-      'wait',
-      `Leave open ${inWords(times.waitMinS)} to ${inWords(times.waitMaxS)}: dull, touch-dry`,
-      times.waitMinS,
-      times.waitMaxS,
-    )
+  if (times.waitMinS > 0) add('wait', 'Leave open until it is dull and touch-dry', times.waitMinS, times.waitMaxS)
   add(
     'close',
     both && times.mechanism === 'evaporate-water' ? closeWords['evaporate-solvent'] : closeWords[times.mechanism],
   )
-  add('hold', `Hold still ${inWords(times.holdS)}`, times.holdS)
-  if (times.clamp === 'clamp' || times.clamp === 'press')
-    add(
-      'clamp',
-      times.clamp === 'clamp'
-        ? 'Clamp lightly with flat pads until it can be handled'
-        : 'Leave under a weight until it can be handled',
-      Math.max(0, times.handlingS - times.holdS),
-    )
-  add('cure', `Leave alone to the full cure, ${inWords(times.fullS)} at 20 °C`, times.fullS)
+  const byHand = times.holdS <= HOLD_BY_HAND_S
+  const fixed = times.clamp === 'clamp' || times.clamp === 'press' ? times.clamp : 'hold'
+  if (byHand) add('hold', 'Hold still', times.holdS)
+  if (fixed !== 'hold')
+    add('clamp', fixWords[fixed], Math.max(0, Math.max(times.handlingS, times.holdS) - (byHand ? times.holdS : 0)))
+  else if (!byHand) add('clamp', fixWords.hold, times.holdS)
+  add('cure', 'Leave alone to the full cure at about 20 °C', times.fullS)
   return steps
 }
 

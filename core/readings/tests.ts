@@ -101,8 +101,23 @@ export const testKinds: Record<TestId, TestKind> = {
   },
 } // prettier-ignore
 
-/** Tests that answer a load of the brief, the usual one first; lap shear when nothing is known. */
-export function testsFor(loads: readonly LoadMode[]): TestId[] {
-  const fitting = loads.flatMap((load) => testIds.filter((id) => testKinds[id].loads.includes(load)))
+/** Whether each side bends; null where its material is open. */
+export interface Sides {
+  aBends: boolean | null
+  bBends: boolean | null
+}
+
+/** The peel that two sides allow, the usual one first: two arms that bend, one on a stiff part, or none, which is prised open. */
+function peels({ aBends, bBends }: Sides): TestId[] {
+  if (aBends === false && bBends === false) return ['cleavage']
+  if (aBends === false || bBends === false) return ['peel-90', 'peel-180']
+  return ['t-peel', 'peel-180', 'peel-90']
+}
+
+/** Tests that answer a load of the brief on these sides, the usual one first; lap shear when nothing is known. */
+export function testsFor(loads: readonly LoadMode[], sides: Sides = { aBends: null, bBends: null }): TestId[] {
+  const fitting = loads.flatMap((load) =>
+    load === 'peel' ? peels(sides) : testIds.filter((id) => testKinds[id].loads.includes(load)),
+  )
   return fitting.length ? [...new Set(fitting)] : ['lap-shear']
 }

@@ -7,6 +7,7 @@ import { curedFrom } from '../../../core/planning/gluing'
 import { sayError } from '../../../core/messages'
 import type { Place } from '../../../core/readings/datum'
 import { interpret, sizeOf, type Interpreted } from '../../../core/readings/interpret'
+import { lightestOf } from '../../../core/readings/lightest'
 import { testKinds } from '../../../core/readings/tests'
 import type { Reading } from '../../../core/records/reading'
 import type { Coupon } from '../../../core/records/round'
@@ -84,6 +85,7 @@ function said(of: PullForm): Interpreted | null {
     return null
   }
 }
+const lightest = computed(() => lightestOf(test.value, arm.value?.size ?? {}, bench.bench!.gauge))
 const bigNumber = computed(() => {
   const load = live.value?.load
   if (!load) return '–'
@@ -173,6 +175,11 @@ const ends: { end: End; word: string }[] = [
   { end: 'handling', word: 'Came apart in handling' },
   { end: 'fault', word: 'Test went wrong…' },
 ]
+const orderWords = {
+  shuffled: 'Order shuffled',
+  'least-trusted-first': 'The least trusted first, shuffled among themselves',
+  'as-written': 'As they were glued',
+} as const
 const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round']
 </script>
 
@@ -261,8 +268,9 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
           Not a strength: it says “not yet”. It is kept as a cure failure; glue another with a longer cure.
         </p>
         <p v-if="form.end === 'handling'" class="mute">
-          Counts as at most {{ figure(bench.bench!.gauge.resolutionN) }} N, the lightest load your
-          {{ bench.bench!.gauge.name }} reads.
+          Counts as at most {{ figure(lightest.value) }} {{ lightest.unit }}, the least that this test reads{{
+            kind.force ? ` with your ${bench.bench!.gauge.name}` : ''
+          }}.
         </p>
       </section>
       <label class="field note"
@@ -301,7 +309,7 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
           .slice(0, 4)
           .map(({ label }) => label)
           .join(', ')
-      }}. Order shuffled, seed {{ view.round!.seed }}.
+      }}. {{ orderWords[view.round!.order] }}, seed {{ view.round!.seed }}.
     </p>
   </div>
 </template>

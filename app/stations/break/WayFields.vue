@@ -46,7 +46,12 @@ async function readFile(event: Event) {
     const { default: Papa } = await import('papaparse')
     const rows = Papa.parse<string[]>(await file.text(), { skipEmptyLines: 'greedy' }).data
     const { points, bad } = traceFromRows(rows)
-    form.value.trace = { file: file.name, points: thinned(points, 1500).map(({ s, n, mm }) => [s, n, mm]) }
+    form.value.trace = {
+      file: file.name,
+      points: thinned(points, 1500, testKinds[props.test].force === 'peel' ? 'means' : 'extremes').map(
+        ({ s, n, mm }) => [s, n, mm],
+      ),
+    }
     fileSays.value = `${plural(points.length, 'point')} read${bad.length ? `; left out ${plural(bad.length, 'row')}: ${bad.slice(0, 3).map(({ line, why }) => `line ${line} (${why})`).join(', ')}` : ''}.` // prettier-ignore
   } catch (error) {
     form.value.trace = null

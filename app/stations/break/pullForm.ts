@@ -4,6 +4,7 @@ import { digitsOf } from '../../../core/quantities/figure'
 import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
 import type { Place } from '../../../core/readings/datum'
 import { places } from '../../../core/readings/datum'
+import { lightestOf } from '../../../core/readings/lightest'
 import { rungInterval, type Rung } from '../../../core/readings/hands'
 import { dimensionOfWay, type Way } from '../../../core/readings/load'
 import type { CouponSize } from '../../../core/readings/strength'
@@ -157,12 +158,12 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
 const hasPlaces = (form: PullForm) => places.some((place) => form.places[place] > 0)
 
 /** @throws CodedError when nobody has said where it let go, or why the test went wrong */
-export function outcomeFrom(form: PullForm, bench: Bench): OutcomeRecord {
+export function outcomeFrom(form: PullForm, test: TestId, bench: Bench): OutcomeRecord {
   switch (form.end) {
     case 'held':
       return { end: 'held' }
     case 'handling':
-      return { end: 'handling', lightestN: bench.gauge.resolutionN }
+      return { end: 'handling', lightestN: lightestOf(test, sizeFrom(form), bench.gauge).value }
     case 'wet':
       return { end: 'wet', places: hasPlaces(form) ? { ...form.places } : null }
     case 'fault':
@@ -199,5 +200,5 @@ export function readingParts(
   bench: Bench,
 ): Pick<Reading, 'raw' | 'outcome' | 'size' | 'note'> {
   const raw: Raw = loadOptional(form.end) && nothingTyped(form) ? { way: 'none' } : rawFrom(form, test, bench)
-  return { raw, outcome: outcomeFrom(form, bench), size: sizeFrom(form), note: form.note.trim() }
+  return { raw, outcome: outcomeFrom(form, test, bench), size: sizeFrom(form), note: form.note.trim() }
 }

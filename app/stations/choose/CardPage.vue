@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import { familyOf } from '../../../core/knowledge/families'
 import { undoOf } from '../../../core/knowledge/undo'
 import { exposuresNamed } from '../../../core/choice/margin'
+import { metExposures } from '../../../core/choice/met'
 import { showMoney } from '../../../core/quantities/money'
+import { stepTime } from '../../../core/planning/stepTime'
 import { armWords } from '../../../core/planning/arms'
 import { glueCautions } from '../../../core/care/steps'
 import { careOf } from '../../bench/careOf'
@@ -11,7 +13,7 @@ import { useNow } from '../../bench/clock'
 import { glueName, hatchOf, useJoint } from '../../bench/jointView'
 import { needWords } from '../../bench/jointWords'
 import { useBench } from '../../bench/store'
-import { figure, lasting, momentName, plural } from '../../look/figures'
+import { figure, momentName, plural } from '../../look/figures'
 import { sectionOf } from '../../look/seam/geometry'
 import SeamDrawing from '../../look/seam/SeamDrawing.vue'
 import TapeLabel from '../../look/TapeLabel.vue'
@@ -29,7 +31,15 @@ const procedure = computed(() => bench.get('procedure', decision.value?.procedur
 const family = computed(() => (procedure.value ? familyOf(procedure.value.family) : null))
 const round = computed(() => bench.get('round', decision.value?.round ?? null))
 const price = computed(() => (view.value && procedure.value ? costOf(bench, view.value, procedure.value) : null))
-const notTested = computed(() => (view.value ? exposuresNamed(view.value.joint.brief) : []))
+/** what the round that decided it was pulled after */
+const met = computed(() => {
+  if (!round.value || !procedure.value) return []
+  const coupons = bench.of('coupon', round.value.id)
+  const readings = coupons.flatMap(({ id }) => bench.of('reading', id))
+  return metExposures(round.value, coupons, readings, procedure.value.id)
+})
+const notTested = computed(() => (view.value ? exposuresNamed(view.value.joint.brief, met.value) : []))
+
 const care = computed(() => (view.value && procedure.value ? careOf(bench, view.value, procedure.value) : null))
 const undo = computed(() => undoOf(family.value?.id ?? '')[0] ?? null)
 const printIt = () => window.print()
@@ -66,7 +76,7 @@ const printIt = () => window.print()
       <ol class="steps">
         <li v-for="step in procedure.steps" :key="step.id">
           <span>{{ step.text }}</span>
-          <b v-if="step.minS" class="num">{{ lasting(step.minS) }}</b>
+          <b v-if="stepTime(step)" class="num">{{ stepTime(step) }}</b>
         </li>
       </ol>
       <section v-if="care && glueCautions(care).length" class="care">

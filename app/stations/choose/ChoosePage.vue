@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refusalFor } from '../../../core/care/refusal'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch, toRef } from 'vue'
 import { headline, passVerdict } from '../../../core/choice/headline'
 import { insert } from '../../../core/records/entry'
 import { showMoney } from '../../../core/quantities/money'
@@ -15,6 +15,7 @@ import AskWhy from '../../look/AskWhy.vue'
 import { capital, dayName, figure, lasting, momentName, percent, plural } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
 import VerdictMark from '../../look/VerdictMark.vue'
+import type { Reading } from '../../../core/records/reading'
 import { useWhy } from '../../look/why'
 import GradesTable from './GradesTable.vue'
 import { limitOf, useAnalysis, useCandidates, type Candidate } from './round'
@@ -32,7 +33,7 @@ const armId = ref<string | null>(null)
 const arms = computed(() => props.view.round?.arms ?? [])
 const view = computed(() => narrowed(props.view, armId.value))
 const { analysis, progress, problem, run, cancel } = useAnalysis(view)
-const candidates = useCandidates(bench, view, analysis)
+const candidates = useCandidates(bench, view, toRef(props, 'view'), analysis)
 const test = computed(() => view.value.arm?.test ?? 'lap-shear')
 const kind = computed(() => testKinds[test.value])
 const limit = computed(() => limitOf(view.value))
@@ -91,6 +92,15 @@ function typicalWords({ summary }: Candidate): string {
   return `${figure(typical.median)} (${figure(typical.low90)} to ${figure(typical.high90)})`
 }
 
+/** Pulls that say less than they seem to, by coupon: always named on the result. */
+const doubtful = computed(() => {
+  const labels = (of: (reading: Reading) => boolean) =>
+    view.value.coupons.flatMap(({ id, label }) => (view.value.readings.some((one) => one.coupon === id && of(one)) ? [label] : [])) // prettier-ignore
+  return {
+    early: labels(({ early, setAside }) => early !== null && setAside === null),
+    wet: labels(({ outcome, setAside }) => outcome.end === 'wet' && setAside === null),
+  }
+})
 // Joints that carry people, pressure and the like: what was pulled is shown, but no margin and nothing to decide.
 const refused = computed(() => refusalFor(props.view.joint.brief.stakes) !== null)
 /** Opened when all is pulled: what was expected beside what came out, strongest first. */
@@ -152,6 +162,12 @@ async function decide() {
           · scatter about ±{{ Math.round(100 * (Math.exp(scatter) - 1)) }} %</template
         >
         <template v-if="limit"> · pass from {{ figure(limit) }} {{ kind.unit }}</template>
+      </p>
+      <p v-if="doubtful.early.length" class="careful">
+        Pulled before the full cure: {{ doubtful.early.join(', ') }}. They may read too low.
+      </p>
+      <p v-if="doubtful.wet.length" class="careful">
+        Still wet when pulled: {{ doubtful.wet.join(', ') }}. That is no strength but “not yet”: they are left out.
       </p>
     </header>
     <div v-if="arms.length > 1" class="arms" role="group" aria-label="Test shown">

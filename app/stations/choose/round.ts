@@ -1,6 +1,7 @@
 import { countingReadings } from '../../../core/readings/counting'
 import { computed, onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue'
 import { marginOf, type Margin } from '../../../core/choice/margin'
+import { metExposures } from '../../../core/choice/met'
 import { requiredStrength } from '../../../core/choice/requirement'
 import { cost, type CostResult } from '../../../core/costs/cost'
 import { sayError } from '../../../core/messages'
@@ -109,6 +110,8 @@ export function useAnalysis(view: ComputedRef<JointView>) {
 export function useCandidates(
   bench: Store,
   view: ComputedRef<JointView>,
+  /** the joint with all arms of its round, where the view is narrowed to one */
+  whole: Readonly<{ value: JointView }>,
   analysis: Readonly<{ value: Analysis | null }>,
 ) {
   return computed<Candidate[]>(() => {
@@ -130,7 +133,14 @@ export function useCandidates(
           wet: pulls.filter(({ reading }) => reading.outcome.end === 'wet').length,
           margin:
             summary && summary.open !== 'below'
-              ? marginOf(joint.brief, arm.test, summary.weakJoint.low95, arm.size, familyTimes(bench, procedure))
+              ? marginOf(
+                  joint.brief,
+                  arm.test,
+                  summary.weakJoint.low95,
+                  arm.size,
+                  familyTimes(bench, procedure),
+                  metExposures(round, whole.value.coupons, whole.value.readings, procedure.id),
+                )
               : null,
           cost: costOf(bench, view.value, procedure),
           cureS: fullCureS(procedure.steps),

@@ -4,6 +4,8 @@ import { glueCautions, stepCautions } from '../../../core/care/steps'
 import { careOf, wetGlueOf } from '../../bench/careOf'
 import { closedAt, curedFrom, tasksOf, type GlueTask } from '../../../core/planning/gluing'
 import { cureStates } from '../../../core/records/round'
+import { stepWords } from '../../../core/planning/difference'
+import { stepTime } from '../../../core/planning/stepTime'
 import { stampNow, useNow } from '../../bench/clock'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
@@ -143,7 +145,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           <div class="what">
             <TapeLabel size="big">{{ task.coupon.label }}</TapeLabel>
             <div>
-              <h2 id="do-this">{{ task.step.text }}</h2>
+              <h2 id="do-this">
+                {{ task.step.text }}<template v-if="stepTime(task.step)">, {{ stepTime(task.step) }}</template>
+              </h2>
               <p class="mute">
                 {{ task.procedure.name }} · block {{ task.coupon.block }} of
                 {{ view.round!.blocks * view.round!.arms.length }}
@@ -227,7 +231,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
               <span class="num when" :class="{ due: next.since && next.readyAt <= now }">{{
                 next.readyAt > now ? clockTime(next.readyAt) : next.since ? 'now' : 'free'
               }}</span>
-              <span>{{ capital(next.step.kind.replace('-', ' ')) }}</span>
+              <span>{{ capital(stepWords[next.step.kind]) }}</span>
               <button
                 type="button"
                 class="first"

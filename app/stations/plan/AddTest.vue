@@ -8,13 +8,13 @@ import { exposureWords } from '../../../core/planning/arms'
 import { testIds, testKinds, testsFor, type TestId } from '../../../core/readings/tests'
 import { exposureKinds, type Arm, type Exposure, type ExposureKind, type Round } from '../../../core/records/round'
 import type { JointView } from '../../bench/jointView'
-import { newArm, usualExposure } from './planDraft'
+import { newArm, sidesOf, usualExposure } from './planDraft'
 
 /** Another arm: another test, or one of the tests again after heat, cold, washing, soaking, sun, flexing or weeks. */
 const props = defineProps<{ view: JointView; round: Round; now: number }>()
 const emit = defineEmits<{ add: [arm: Arm] }>()
 const brief = computed(() => props.view.joint.brief)
-const fitting = computed(() => testsFor(brief.value.loads ?? []))
+const fitting = computed(() => testsFor(brief.value.loads ?? [], sidesOf(props.view)))
 const others = computed(() => testIds.filter((id) => !fitting.value.includes(id)))
 const test = ref<TestId>(fitting.value[0]!)
 const after = ref<'' | ExposureKind>('')

@@ -4,10 +4,10 @@ import { parseQuantity } from '../../../core/quantities/parse'
 import { sayError } from '../../../core/messages'
 import { update } from '../../../core/records/entry'
 import { heatOnWetFilm, NO_HEAT_ON_WET, placeToWarm, type WetGlue } from '../../../core/care/heat'
+import { isTimed, stepTime } from '../../../core/planning/stepTime'
 import { addableSteps, withStep } from '../../../core/planning/steps'
 import type { Procedure, Step } from '../../../core/records/round'
 import { editOf, useBench } from '../../bench/store'
-import { lasting } from '../../look/figures'
 
 // The steps of one procedure, edited in place: the words, and how long.
 const props = defineProps<{ procedure: Procedure; locked: boolean; glue: WetGlue }>()
@@ -16,7 +16,7 @@ const editing = ref<string | null>(null)
 const words = ref('')
 const time = ref('')
 const problem = ref('')
-const timed = (step: Step) => ['coat', 'wait', 'warm', 'hold', 'clamp', 'cure'].includes(step.kind)
+const timed = isTimed
 const kindWords: Record<Step['kind'], string> = {
   'prepare-a': 'Prepare A', 'prepare-b': 'Prepare B', apply: 'Apply', coat: 'Another coat', wait: 'Wait', warm: 'Warm', close: 'Close', hold: 'Hold', clamp: 'Clamp', cure: 'Cure',
 } // prettier-ignore
@@ -124,8 +124,7 @@ function add(event: Event) {
       </form>
       <template v-else>
         <span
-          >{{ step.text
-          }}<span v-if="timed(step) && step.minS" class="mute num"> · {{ lasting(step.minS) }}</span></span
+          >{{ step.text }}<span v-if="stepTime(step)" class="mute num"> · {{ stepTime(step) }}</span></span
         >
         <span v-if="!locked" class="moves">
           <v-btn

@@ -2,7 +2,7 @@ import { digitsOf } from '../../../core/quantities/figure'
 import { requiredStrength } from '../../../core/choice/requirement'
 import { armOfPlace } from '../../../core/planning/arms'
 import type { FairnessSetting, PlanDraft } from '../../../core/planning/fairness'
-import { couponLabel, glueOrder, pullOrder } from '../../../core/planning/order'
+import { couponLabel, glueOrder, pullOrder, pullOrderByTrust, trustOf } from '../../../core/planning/order'
 import { insert, remove, update, type Change } from '../../../core/records/entry'
 import type { Arm, Coupon, Exposure, ExposureKind, Procedure, Round } from '../../../core/records/round'
 import type { Brief } from '../../../core/records/joint'
@@ -25,6 +25,12 @@ export function usualSize(brief: Brief, test: TestId): CouponSize {
   if (size.thicknessMm && thickness.length) size.thicknessMm = Math.min(...thickness)
   return size
 }
+
+/** Whether each side of the joint bends, which decides how it can be peeled. */
+export const sidesOf = ({ a, b }: Pick<JointView, 'a' | 'b'>) => ({
+  aBends: a?.cls.flexible ?? null,
+  bBends: b?.cls.flexible ?? null,
+})
 
 export const PROOF_FACTOR = 2
 
@@ -55,7 +61,7 @@ export const isPlanned = (view: JointView): boolean => view.round !== null && vi
 export function draftRound(view: JointView, now: number): Round {
   if (view.draft) return view.draft
   const { brief } = view.joint
-  const arm = newArm(brief, 'a1', testsFor(brief.loads ?? [])[0]!, now)
+  const arm = newArm(brief, 'a1', testsFor(brief.loads ?? [], sidesOf(view))[0]!, now)
   const control = view.procedures.find(({ adhesive, anyway }) => adhesive !== null && !anyway)?.id ?? null
   return { id: '', joint: view.joint.id, number: (view.round?.number ?? 0) + 1, arms: [arm], procedures: [], blocks: 4, seed: 0, order: 'shuffled', control, hunch: null, weights: null, plannedAt: now } // prettier-ignore
 }
@@ -118,10 +124,17 @@ export function couponsOf(view: JointView, round: Round): Coupon[] {
   const places = glueOrder(letters, round.blocks * round.arms.length, round.seed)
   // As written: one kind after the other, which the fairness check warns of.
   const order = round.order === 'as-written' ? [...places].sort((x, y) => x.letter.localeCompare(y.letter) || x.block - y.block) : places // prettier-ignore
-  const pulls = pullOrder([...order.keys()], round.seed)
+  const procedureOf = (letter: string) => view.procedures.find((procedure) => procedure.letter === letter)!.id
+  const trust = (i: number) => trustOf(procedureOf(order[i]!.letter), round.control, round.hunch?.order ?? null)
+  const pulls =
+    round.order === 'as-written'
+      ? [...order.keys()]
+      : round.order === 'least-trusted-first'
+        ? pullOrderByTrust([...order.keys()], trust, round.seed)
+        : pullOrder([...order.keys()], round.seed)
   const code = codeOf(view, round.number)
   return order.map(({ letter, block }, i) => ({
-    id: newId(), round: round.id, arm: armOfPlace(round.arms, block).id, procedure: view.procedures.find((procedure) => procedure.letter === letter)!.id, block,
+    id: newId(), round: round.id, arm: armOfPlace(round.arms, block).id, procedure: procedureOf(letter), block,
     label: couponLabel(code, letter, block), glueAt: i, pullAt: pulls.indexOf(i), size: {}, stamps: [], deviations: [],
   })) // prettier-ignore
 }

@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest'
+import { families, familyOf } from '../knowledge/families'
+import { materialClassOf } from '../knowledge/materials'
+import { durationWords, windowWords } from '../quantities/durations'
+import { HOLD_BY_HAND_S, usualSteps } from './steps'
+import { stepTime } from './stepTime'
+
+describe('how long a step lasts', () => {
+  it.each([
+    [40, '40 s'],
+    [1200, '20 min'],
+    [5400, '1.5 h'],
+    [86_400, '24 h'],
+    [259_200, '3 days'],
+  ])('%d s is %s', (s, words) => expect(durationWords(s)).toBe(words))
+  it('says a window with its unit once', () => {
+    expect(windowWords(600, 2400)).toBe('10 to 40 min')
+    expect(windowWords(30, 300)).toBe('30 s to 5 min')
+    expect(windowWords(60, 60)).toBe('60 s')
+  })
+  it('is said of waiting, holding, clamping and curing, and follows the numbers, not the words', () => {
+    const wait = usualSteps(familyOf('contact-solvent'), null, null).find(({ kind }) => kind === 'wait')!
+    expect(stepTime(wait)).toBe('10 to 40 min')
+    expect(stepTime({ ...wait, minS: 30 })).toBe('30 s to 40 min')
+    expect(stepTime({ kind: 'apply', minS: 60, maxS: null })).toBeNull()
+  })
+})
+
+describe('the usual steps of every family', () => {
+  const pairs = [['wood', 'wood'], ['foam-eva', 'fabric-cotton'], ['print-pla', 'metal']] as const // prettier-ignore
+  it.each(families.map(({ id }) => [id]))('%s: nobody holds still for longer than two minutes, and no time stands in the words', (id) => {
+    for (const [a, b] of pairs) {
+      const family = familyOf(id)
+      const steps = usualSteps(family, materialClassOf(a), materialClassOf(b))
+      for (const step of steps) {
+        if (step.kind === 'hold') expect(step.minS).toBeLessThanOrEqual(HOLD_BY_HAND_S)
+        if (!step.kind.startsWith('prepare')) expect(step.text).not.toMatch(/\d+(\.\d+)? ?(s|min|h|days?)\b/)
+      }
+      // What is longer is fixed in place, once, for as long as the glue needs.
+      const fixed = steps.filter(({ kind }) => kind === 'clamp')
+      expect(fixed.length).toBeLessThanOrEqual(1)
+      if (family.holdS > HOLD_BY_HAND_S) expect(fixed[0]!.minS).toBeGreaterThanOrEqual(family.holdS)
+      expect(steps.at(-1)!.kind).toBe('cure')
+      // From closing on, holding and clamping together last until it can be handled, where it is clamped at all.
+      const held = steps.filter(({ kind }) => kind === 'hold' || kind === 'clamp').reduce((sum, { minS }) => sum + minS, 0)
+      expect(held).toBeGreaterThanOrEqual(family.holdS)
+    }
+  }) // prettier-ignore
+})

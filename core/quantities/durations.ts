@@ -1,0 +1,14 @@
+/** A length of time in words, as a maker says it: "40 s", "20 min", "1.5 h", "3 days". */
+export function durationWords(s: number): string {
+  if (s < 90) return `${Math.round(s)} s`
+  if (s < 5400) return `${Math.round(s / 60)} min`
+  if (s < 172_800) return `${+(s / 3600).toPrecision(2)} h`
+  return `${+(s / 86_400).toPrecision(2)} days`
+}
+
+/** A window from the least to the most: "10 to 40 min" where both are said in one unit, "30 s to 5 min" else. */
+export function windowWords(fromS: number, toS: number): string {
+  const [from, to] = [durationWords(fromS), durationWords(toS)]
+  const unit = to.slice(to.indexOf(' '))
+  return from === to ? to : from.endsWith(unit) ? `${from.slice(0, -unit.length)} to ${to}` : `${from} to ${to}`
+}
