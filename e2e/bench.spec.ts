@@ -121,3 +121,47 @@ test('a blocked storage is said at once, and the bench works in memory', async (
   await expect(page.getByLabel('Name of the joint')).toHaveValue('Held in memory')
   await expect(page.getByRole('button', { name: 'Save a bench file' })).toBeVisible()
 })
+
+test('a full storage leaves the demo as it is when it is reset, and no half bench behind', async ({ page }) => {
+  await page.addInitScript(() => {
+    const { put } = IDBObjectStore.prototype
+    IDBObjectStore.prototype.put = function (value: unknown, key?: IDBValidKey) {
+      if ((window as unknown as { full?: boolean }).full && String(key).startsWith('table'))
+        throw new DOMException('The quota has been exceeded.', 'QuotaExceededError')
+      return put.call(this, value, key)
+    }
+  })
+  await openBench(page, demoServer)
+  await page.goto(`${demoServer}/benches`)
+  await expect(page.locator('main > ul > li')).toHaveCount(1)
+  await page.evaluate(() => ((window as unknown as { full: boolean }).full = true))
+  await page.getByRole('button', { name: 'Reset the demo' }).click()
+  await expect(page.getByText(/quota has been exceeded\. Nothing was changed/)).toBeVisible()
+  await page.getByLabel('A new, empty bench').fill('No room')
+  await page.getByRole('button', { name: 'Start this bench' }).click()
+  await expect(page.getByText(/quota has been exceeded\. Nothing was changed/)).toBeVisible()
+  await expect(page.locator('main > ul > li')).toHaveCount(1)
+  await expect(page.getByText('on no list')).toBeHidden()
+  await page.goto(demoServer)
+  await expect(page.locator('.lines li')).toHaveCount(5)
+})
+
+test('leaving with changes that nothing has kept is asked about first', async ({ page }) => {
+  await page.addInitScript(() => {
+    const { add } = IDBObjectStore.prototype
+    IDBObjectStore.prototype.add = function (value: unknown, key?: IDBValidKey) {
+      if (String(key).startsWith('entry')) throw new DOMException('The quota has been exceeded.', 'QuotaExceededError')
+      return add.call(this, value, key)
+    }
+  })
+  await openBench(page)
+  await askAbout(page, 'Kept in memory')
+  await expect(page.getByRole('alert')).toContainText('1 change so far')
+  const asked = page.waitForEvent('dialog')
+  const leaving = page.close({ runBeforeUnload: true })
+  const dialog = await asked
+  expect(dialog.type()).toBe('beforeunload')
+  await dialog.dismiss()
+  await leaving
+  await expect(page.getByLabel('Name of the joint')).toHaveValue('Kept in memory')
+})

@@ -29,8 +29,10 @@ const typed = (row) =>
             : row[key],
     ]),
   )
+/** "80 C" in a text is 80 °C. */
+const degrees = (json) => json.replace(/(\d) C\b/g, '$1 °C')
 const write = (name, rows) =>
-  writeFileSync(join(out, name), `[\n${rows.map((r) => JSON.stringify(r)).join(',\n')}\n]\n`)
+  writeFileSync(join(out, name), `[\n${rows.map((r) => degrees(JSON.stringify(r))).join(',\n')}\n]\n`)
 
 write('families.json', read('families.csv').map(typed))
 write('materials.json', read('materials.csv').map(typed))

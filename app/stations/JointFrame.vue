@@ -50,6 +50,11 @@ const refusal = computed(() => ['ask', 'shortlist'].includes(station.value) ? nu
   display: grid;
   grid-template-columns: minmax(0, 1fr) 340px;
   min-height: calc(100vh - 190px);
+  /* Why goes along with what is looked at; its side of the page reaches down all the same. */
+  background: linear-gradient(to right, transparent calc(100% - 340px), var(--card) 0);
+}
+main {
+  border-right: 1px solid var(--line);
 }
 main {
   padding: 20px 24px 40px;
@@ -58,6 +63,10 @@ main {
 @media (max-width: 1060px) {
   .body {
     grid-template-columns: minmax(0, 1fr);
+    background: none;
+  }
+  main {
+    border-right: 0;
   }
 }
 @media (max-width: 700px) {

@@ -3,6 +3,7 @@ import { nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { ProcedureSummary } from '../../../core/statistics/analyse'
 import { inDark } from '../../look/appearance'
 import { baseLayout, chartConfig, colour, loadPlotly, type Data } from '../../look/chart'
+import { logTicks } from '../../look/logTicks'
 import { figure } from '../../look/figures'
 
 // The procedures as intervals on one logarithmic scale, a row each, with the limit marked.
@@ -84,13 +85,14 @@ async function draw() {
   await nextTick()
   if (!place.value) return
   const [from, to] = range()
+  const ticks = logTicks(from, to)
   const count = props.rows.length
   const open = props.rows.flatMap(({ summary }, i) => (summary?.open === 'above' ? [i] : []))
   await plotly.react(place.value, traces(10 ** to), {
     ...baseLayout(),
     height: count * props.rowHeight + 34,
     xaxis: {
-      type: 'log', range: [from, to], fixedrange: true, gridcolor: colour('line'), tickcolor: colour('tick'), ticks: 'outside', dtick: to - from > 1.4 ? 'D2' as never : 'D1' as never,
+      type: 'log', range: [from, to], fixedrange: true, gridcolor: colour('line'), tickcolor: colour('tick'), ticks: 'outside', tickmode: 'array', tickvals: ticks.values, ticktext: ticks.words,
       tickfont: { size: 13 }, minor: undefined, title: undefined, zeroline: false,
     },
     yaxis: { range: [-(count - 1) - 0.5, 0.5], fixedrange: true, visible: false },

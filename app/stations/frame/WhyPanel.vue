@@ -68,14 +68,12 @@ watch(
 <style scoped>
 .why {
   background: var(--card);
-  border-left: 1px solid var(--line);
   padding: 18px 20px 40px;
   font-size: 0.9688rem;
   /* What was asked far down a long list is answered beside it. */
   position: sticky;
   top: 0;
   align-self: start;
-  min-height: 100%;
   max-height: 100vh;
   overflow: auto;
 }
