@@ -23,7 +23,7 @@ describe('the demo bench', () => {
         const coupons = tables.coupon.filter((c) => c.round === round?.id)
         const readings = tables.reading.filter((r) => coupons.some((c) => c.id === r.coupon))
         const decision = tables.decision.find((d) => d.joint === joint.id) ?? null
-        return [joint.code, progressOf(joint.brief, procedures, round, coupons, readings, decision, NOW)]
+        return [joint.code, progressOf(joint.brief, procedures, round, coupons, readings, decision)]
       }),
     )
     expect(at['H1']).toMatchObject({ at: 'choose', decided: true, pulled: 12 })

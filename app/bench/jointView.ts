@@ -64,7 +64,8 @@ export interface JointView {
   progress: JointProgress
 }
 
-export function viewJoint(bench: BenchStore, joint: Joint, now: number): JointView {
+/** A joint with all that hangs on it, as the records stand: no clock is in it. */
+export function viewJoint(bench: BenchStore, joint: Joint): JointView {
   const procedures = bench.of('procedure', joint.id).sort((x, y) => x.letter.localeCompare(y.letter))
   const rounds = bench.of('round', joint.id).sort((x, y) => x.number - y.number)
   const last = rounds.at(-1) ?? null
@@ -85,7 +86,7 @@ export function viewJoint(bench: BenchStore, joint: Joint, now: number): JointVi
     coupons,
     readings,
     decision,
-    progress: progressOf(joint.brief, procedures, round, coupons, readings, decision, now),
+    progress: progressOf(joint.brief, procedures, round, coupons, readings, decision),
   }
 }
 
@@ -99,11 +100,11 @@ export function narrowed(view: JointView, armId: string | null): JointView {
 }
 
 /** The view of one joint, as its records stand; null when there is no such joint. */
-export function useJoint(id: () => string, now: () => number): ComputedRef<JointView | null> {
+export function useJoint(id: () => string): ComputedRef<JointView | null> {
   const bench = useBench()
   return computed(() => {
     const joint = bench.get('joint', id())
-    return joint ? viewJoint(bench, joint, now()) : null
+    return joint ? viewJoint(bench, joint) : null
   })
 }
 

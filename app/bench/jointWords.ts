@@ -1,17 +1,18 @@
 import { requiredLoad } from '../../core/choice/requirement'
 import { geometryWords, loadWords } from '../../core/knowledge/vocabulary'
-import type { Station } from '../../core/planning/progress'
+import { curingAt, type Station } from '../../core/planning/progress'
 import { figure, lasting, plural } from '../look/figures'
 import type { JointView } from './jointView'
 
 /** Short words about where a joint stands, the same on the strip, the route and the start page. */
 export function stateWords(view: JointView, now: number): string {
   const { progress: p } = view
+  const curing = curingAt(p, now)
   if (p.decided) return 'decided'
   if (p.coupons > 0 && p.pulled > 0) return `${p.pulled} of ${p.coupons} pulled`
   if (p.coupons > 0 && p.closed < p.coupons) return `gluing, ${p.closed} of ${p.coupons} closed`
   if (p.coupons > 0)
-    return p.nextCuredAt ? `curing, ${lasting((p.nextCuredAt - now) / 1000)} to go` : `${p.coupons} ready to pull`
+    return curing.next ? `curing, ${lasting((curing.next - now) / 1000)} to go` : `${p.coupons} ready to pull`
   if (p.procedures > 0) return `${plural(p.procedures, 'glue')} picked`
   return p.openWords > 0 ? `asked, ${plural(p.openWords, 'open word')}` : 'asked'
 }
@@ -35,7 +36,8 @@ export function nextStep(view: JointView, now: number): { text: string; station:
       }
     case 'break': {
       const left = p.coupons - p.pulled
-      const wait = p.cured <= p.pulled && p.nextCuredAt ? `, in ${lasting((p.nextCuredAt - now) / 1000)}` : ''
+      const curing = curingAt(p, now)
+      const wait = curing.cured <= p.pulled && curing.next ? `, in ${lasting((curing.next - now) / 1000)}` : ''
       return { text: `pull ${plural(left, 'coupon')}${wait}`, station: 'break' }
     }
     case 'choose':

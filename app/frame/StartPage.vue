@@ -22,7 +22,7 @@ const bench = useBench()
 const router = useRouter()
 const now = useNow()
 const build = computed(() => bench.all('build')[0] ?? null)
-const views = computed(() => jointsInOrder(bench).map((joint) => viewJoint(bench, joint, now.value)))
+const views = computed(() => jointsInOrder(bench).map((joint) => viewJoint(bench, joint)))
 const timers = computed(() => runningTimers(bench, now.value))
 const concerns = computed(() => shelfConcerns(bench.all('stock'), bench.all('adhesive'), now.value))
 const waiting = computed(() =>

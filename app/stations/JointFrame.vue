@@ -2,7 +2,6 @@
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { refusalFor } from '../../core/care/refusal'
-import { useNow } from '../bench/clock'
 import { useJoint } from '../bench/jointView'
 import JointStrip from './frame/JointStrip.vue'
 import StationRoute from './frame/StationRoute.vue'
@@ -13,11 +12,7 @@ import { useWhy } from '../look/why'
 
 const props = defineProps<{ joint: string }>()
 const route = useRoute()
-const now = useNow()
-const view = useJoint(
-  () => props.joint,
-  () => now.value,
-)
+const view = useJoint(() => props.joint)
 const why = useWhy()
 watch(
   () => props.joint,

@@ -4,7 +4,7 @@ import { materialClassOf } from '../knowledge/materials'
 import { openBrief } from '../records/joint'
 import type { Coupon, Procedure } from '../records/round'
 import { closedAt, curedFrom, stampsFor, taskOf, tasksOf } from './gluing'
-import { openKeyWords, progressOf } from './progress'
+import { curingAt, openKeyWords, progressOf } from './progress'
 import { fullCureS, handsOnMinutes, timesOf, usualSteps, withStep } from './steps'
 
 const MIN = 60_000
@@ -106,20 +106,21 @@ describe('where a joint stands', () => {
   it('goes through the stations as records come', () => {
     const done = Array.from({ length: 5 }).reduce<Coupon>((coupon) => step(coupon, contact, 0), couponOf(contact))
     const at = (...args: Parameters<typeof progressOf>) => progressOf(...args)
-    expect(at(openBrief(), [], null, [], [], null, 0)).toMatchObject({ at: 'ask', openWords: 7 })
-    expect(at(brief, [], null, [], [], null, 0)).toMatchObject({ at: 'shortlist', openWords: 0 })
-    expect(at(brief, [contact], null, [], [], null, 0).at).toBe('plan')
-    expect(at(brief, [contact], round, [couponOf(contact)], [], null, 0)).toMatchObject({ at: 'glue', closed: 0 })
-    expect(at(brief, [contact], round, [done], [], null, 0)).toMatchObject({
+    expect(at(openBrief(), [], null, [], [], null)).toMatchObject({ at: 'ask', openWords: 7 })
+    expect(at(brief, [], null, [], [], null)).toMatchObject({ at: 'shortlist', openWords: 0 })
+    expect(at(brief, [contact], null, [], [], null).at).toBe('plan')
+    expect(at(brief, [contact], round, [couponOf(contact)], [], null)).toMatchObject({ at: 'glue', closed: 0 })
+    expect(at(brief, [contact], round, [done], [], null)).toMatchObject({
       at: 'break',
       closed: 1,
-      cured: 0,
-      nextCuredAt: 172_800_000,
+      curedAt: [172_800_000],
     })
-    expect(at(brief, [contact], round, [done], [{ coupon: done.id } as never], null, 9e9)).toMatchObject({
+    const closed = at(brief, [contact], round, [done], [], null)
+    expect(curingAt(closed, 172_799_999)).toEqual({ cured: 0, next: 172_800_000 })
+    expect(curingAt(closed, 172_800_000)).toEqual({ cured: 1, next: null })
+    expect(at(brief, [contact], round, [done], [{ coupon: done.id } as never], null)).toMatchObject({
       at: 'choose',
       pulled: 1,
-      cured: 1,
     })
   })
   it('takes an empty list of loads for an answer, and an open one for none', () => {

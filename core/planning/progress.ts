@@ -15,11 +15,19 @@ export interface JointProgress {
   procedures: number
   coupons: number
   closed: number
-  cured: number
   pulled: number
   decided: boolean
-  /** the next coupon is cured from, ms; null when none is curing */
-  nextCuredAt: number | null
+  /** from when each closed coupon is cured, ms, the first one first: what the clock says of them is asked where it is shown */
+  curedAt: readonly number[]
+}
+
+/** What the clock says: how many coupons are cured by now, and when the next one is; null when none is curing. */
+export function curingAt(
+  { curedAt }: Pick<JointProgress, 'curedAt'>,
+  now: number,
+): { cured: number; next: number | null } {
+  const next = curedAt.find((at) => at > now) ?? null
+  return { cured: curedAt.filter((at) => at <= now).length, next }
 }
 
 /** Words without which the shortlist would judge in the dark. */
@@ -32,7 +40,7 @@ export function openKeyWords(brief: Brief): string[] {
 }
 
 /**
- * Where a joint stands, from its records alone.
+ * Where a joint stands, from its records alone: no clock is in it, so that a second that passes computes nothing anew.
  * @param coupons and readings of the joint's latest round
  */
 export function progressOf(
@@ -42,15 +50,13 @@ export function progressOf(
   coupons: readonly Coupon[],
   readings: readonly Reading[],
   decision: Decision | null,
-  now: number,
 ): JointProgress {
   const byId = new Map(procedures.map((procedure) => [procedure.id, procedure]))
   const pulledIds = new Set(readings.map((reading) => reading.coupon))
   const closed = coupons.filter(
     (coupon) => byId.has(coupon.procedure) && closedAt(coupon, byId.get(coupon.procedure)!) !== null,
   )
-  const curing = closed.map((coupon) => curedFrom(coupon, byId.get(coupon.procedure)!)!)
-  const waiting = curing.filter((at) => at > now)
+  const curedAt = closed.map((coupon) => curedFrom(coupon, byId.get(coupon.procedure)!)!).sort((x, y) => x - y)
   const pulled = coupons.filter((coupon) => pulledIds.has(coupon.id)).length
   const at: Station =
     decision || (coupons.length > 0 && pulled === coupons.length) ? 'choose'
@@ -64,9 +70,8 @@ export function progressOf(
     procedures: procedures.length,
     coupons: coupons.length,
     closed: closed.length,
-    cured: curing.length - waiting.length,
     pulled,
     decided: decision !== null,
-    nextCuredAt: waiting.length ? Math.min(...waiting) : null,
+    curedAt,
   }
 }

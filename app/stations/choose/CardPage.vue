@@ -9,7 +9,6 @@ import { stepTime } from '../../../core/planning/stepTime'
 import { armWords } from '../../../core/planning/arms'
 import { glueCautions } from '../../../core/care/steps'
 import { careOf } from '../../bench/careOf'
-import { useNow } from '../../bench/clock'
 import { glueName, hatchOf, useJoint } from '../../bench/jointView'
 import { needWords } from '../../bench/jointWords'
 import { useBench } from '../../bench/store'
@@ -21,11 +20,7 @@ import { costOf } from './round'
 
 const props = defineProps<{ joint: string }>()
 const bench = useBench()
-const now = useNow()
-const view = useJoint(
-  () => props.joint,
-  () => now.value,
-)
+const view = useJoint(() => props.joint)
 const decision = computed(() => view.value?.decision ?? null)
 const procedure = computed(() => bench.get('procedure', decision.value?.procedure ?? null))
 const family = computed(() => (procedure.value ? familyOf(procedure.value.family) : null))

@@ -12,7 +12,7 @@ const props = defineProps<{ current: string; station: string }>()
 const bench = useBench()
 const now = useNow()
 const router = useRouter()
-const views = computed(() => jointsInOrder(bench).map((joint) => viewJoint(bench, joint, now.value)))
+const views = computed(() => jointsInOrder(bench).map((joint) => viewJoint(bench, joint)))
 const strip = ref<HTMLElement>()
 const showCurrent = () =>
   nextTick(() => strip.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }))

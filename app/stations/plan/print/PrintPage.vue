@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useNow } from '../../../bench/clock'
 import { useJoint } from '../../../bench/jointView'
 import { plural } from '../../../look/figures'
 import BenchSheet from './BenchSheet.vue'
@@ -9,11 +8,7 @@ import LabelPages from './LabelPages.vue'
 
 /** What is printed for the bench: labels for the coupons, the cut list at true size, a sheet to fill in by hand. */
 const props = defineProps<{ joint: string }>()
-const now = useNow()
-const view = useJoint(
-  () => props.joint,
-  () => now.value,
-)
+const view = useJoint(() => props.joint)
 const kinds = { labels: 'Labels', cut: 'Cut list', sheet: 'Bench sheet' } as const
 const shown = ref<keyof typeof kinds>('labels')
 const ready = computed(() => view.value?.round && view.value.coupons.length > 0)
