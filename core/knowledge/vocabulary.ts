@@ -61,7 +61,7 @@ export const faceTraits = [
 export type FaceTrait = (typeof faceTraits)[number]
 export const traitWords: Record<FaceTrait, { word: string; gloss: string }> = {
   'cut-edge': { word: 'a cut edge or end grain', gloss: 'it drinks thin glue' },
-  pale: { word: 'pale, or its good side shows', gloss: 'what bleeds through will be seen' },
+  pale: { word: 'pale or with its good side out', gloss: 'what bleeds through will be seen' },
   printed: { word: 'printed or dyed by hand', gloss: 'ink or dye may run' },
   'glossy-dark': { word: 'glossy or dark, in view', gloss: 'a white frost would be seen' },
   tinted: { word: 'tinted, UV-filtering or over 6 mm thick', gloss: 'hold it before the lamp: does a drop behind it set?' },

@@ -19,6 +19,13 @@ const applyWords: Partial<Record<Family['form'], string>> = {
   stick: 'Rub an even film to the edges',
 }
 
+/** The same where both faces are treated. */
+const applyToBoth: Partial<Record<Family['form'], string>> = {
+  film: 'Make both faces soft and tacky, evenly',
+  melt: 'Melt both faces at once with the hot tool',
+  spray: 'Spray an even coat on both faces',
+}
+
 const closeWords: Record<Family['mechanism'], string> = {
   'evaporate-water': 'Close, slide a little to spread, line up the marks',
   'evaporate-solvent': 'Line up the marks and close once, then press along the edge',
@@ -74,7 +81,9 @@ export function usualSteps(
   const both = times.faces === 'both'
   add(
     'apply',
-    `${applyWords[times.form] ?? 'Spread a thin even film'} ${both ? 'on both faces' : ''}`.trim(),
+    both
+      ? (applyToBoth[times.form] ?? 'Spread a thin even film on both faces')
+      : (applyWords[times.form] ?? 'Spread a thin even film'),
     0,
     both ? null : times.openS,
   )

@@ -14,7 +14,7 @@ export function harmOfUndoing(way: UndoWay, s: Pick<Situation, 'faces'>): string
   const find = (test: Parameters<typeof someFace>[1]) => someFace(s as Situation, test)
   switch (way.by) {
     case 'cut':
-      return 'it can only be cut, sawn or torn'
+      return 'what is cut, sawn or torn apart is harmed'
     case 'none':
       return 'the parts have become one'
     case 'heat': {

@@ -79,7 +79,7 @@ export const words = {
   inShell: { kind: 'yes', label: 'Inside a shell', ask: 'inside a shell?', what: 'shell', yes: 'inside a closed shell', no: 'in the open' },
   repositionS: { kind: 'number', label: 'Time to line it up', ask: 'time to line it up?', what: 'time to line up', dimension: 'time', unit: 's', least: 0, show: (v) => (v === 0 ? 'no time to line it up' : v < 120 ? `${v} s to line it up` : `${+(v / 60).toPrecision(3)} min to line it up`), presets: [c('0', 'none: it is closed once'), c('20', '20 s'), c('60', 'a minute'), c('300', '5 min')] },
   perEvening: { kind: 'number', label: 'Joints in an evening', ask: 'how many an evening?', what: 'pace', dimension: null, unit: '', least: 1, most: 1000, whole: true, show: (n) => `${n} in an evening` },
-  handledBy: { kind: 'day', label: 'Can be handled by', ask: 'handled when?', what: 'handling by' },
+  handledBy: { kind: 'day', label: 'Can be handled by', ask: 'which day?', what: 'handling by' },
   inServiceBy: { kind: 'day', label: 'In service by', ask: 'when?', what: 'in service by' },
   readyH: { kind: 'number', label: 'Time from gluing to full load', ask: 'how soon after gluing?', what: 'time to cure', dimension: 'time', unit: 'h', least: 0.01, scale: 3600, show: (s) => `carries its load ${lasting(s)} after gluing`, presets: [c('3600', 'an hour', 'the same session'), c('43200', 'overnight'), c('172800', 'two days'), c('604800', 'a week')] },
   maxCost: { kind: 'number', label: 'Money for one joint', ask: 'what money?', what: 'money', dimension: null, unit: '', least: 0 },

@@ -151,7 +151,10 @@ const heatWeldLikeOnly = rule(
   'Fuse two scraps and snap them.',
   'melt compatibility; thermosets and fibres do not flow',
   (s) => {
-    if (isFamilyOf(s, 'heat-fuse')) return someFace(s, (m) => m.id !== 'thermoform-filled') ? block('Only heat-formable sheet fuses to itself; here one side is something else.') : null
+    if (isFamilyOf(s, 'heat-fuse')) {
+      const other = someFace(s, (m) => m.id !== 'thermoform-filled')
+      return other ? block(`Only heat-formable sheet fuses to itself, and ${called(other)} does not.`) : null
+    }
     if (!isFamilyOf(s, 'weld-hot-tool')) return null
     const [a, b] = s.faces
     const unlike = a.material && b.material && a.material.id !== b.material.id
