@@ -32,7 +32,7 @@ export interface MemoryPlace {
   cells: Map<string, unknown>
   /** null: they were taken away */
   gone: boolean
-  /** writing turns, one after the other */
+  /** turns, one after the other */
   turn: Promise<unknown>
 }
 export const memoryPlace = (cells = new Map<string, unknown>()): MemoryPlace => ({
@@ -46,36 +46,43 @@ export const memoryPlace = (cells = new Map<string, unknown>()): MemoryPlace => 
  * @param delay awaited before each answer, so that a simulated run can shuffle what happens when
  */
 export function memoryCells(place: MemoryPlace = memoryPlace(), delay: () => Promise<void> = async () => {}): Cells {
-  async function once<T>(mode: 'read' | 'write', work: (turn: CellTurn) => Promise<T>): Promise<T> {
+  async function once<T>(work: (turn: CellTurn) => Promise<T>): Promise<T> {
     if (place.gone) throw new CellsGone('the cells are gone')
-    const before = mode === 'write' ? new Map(place.cells) : place.cells
-    const set = async (key: string, value: unknown) => {
+    const { cells } = place
+    // What is written stands over the cells until all of it is in; null: taken away.
+    const over = new Map<string, { value: unknown } | null>()
+    const has = (key: string) => (over.has(key) ? over.get(key) !== null : cells.has(key))
+    const value = (key: string) => structuredClone(over.has(key) ? over.get(key)?.value : cells.get(key))
+    const set = async (key: string, next: unknown) => {
       await delay()
-      before.set(key, structuredClone(value))
+      over.set(key, { value: structuredClone(next) })
     }
     const result = await work({
-      get: async (key) => (await delay(), structuredClone(before.get(key) ?? null)),
+      get: async (key) => (await delay(), value(key) ?? null),
       range: async (from, to) => {
         await delay()
-        const keys = [...before.keys()].filter((key) => key >= from && key <= to).sort()
-        return keys.map((key) => [key, structuredClone(before.get(key))])
+        const keys = new Set([...cells.keys(), ...over.keys()].filter((key) => key >= from && key <= to && has(key)))
+        return [...keys].sort().map((key) => [key, value(key)])
       },
-      add: async (key, value) => {
-        if (before.has(key)) throw new DOMException(`${key} is taken`, 'ConstraintError')
-        await set(key, value)
+      add: async (key, next) => {
+        if (has(key)) throw new DOMException(`${key} is taken`, 'ConstraintError')
+        await set(key, next)
       },
       put: set,
-      remove: async (key) => void before.delete(key),
+      remove: async (key) => void over.set(key, null),
     })
     await delay()
     if (place.gone) throw new CellsGone('the cells are gone')
-    if (mode === 'write') place.cells = before
+    for (const [key, next] of over) {
+      if (next) place.cells.set(key, next.value)
+      else place.cells.delete(key)
+    }
     return result
   }
   return {
-    run: (mode, work) => {
-      if (mode === 'read') return once(mode, work)
-      const result = place.turn.then(() => once(mode, work))
+    // Reading turns wait for the writing ones before them, as a database's do: what is read is of one moment.
+    run: (_, work) => {
+      const result = place.turn.then(() => once(work))
       place.turn = result.catch(() => {})
       return result
     },
