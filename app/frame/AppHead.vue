@@ -1,18 +1,17 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useNow } from '../bench/clock'
-import { editOf, useBench } from '../bench/store'
-import type { Bench } from '../../core/records/bench'
-import { parseNumber, parseQuantity } from '../../core/quantities/parse'
-import { sayError } from '../../core/messages'
+import { useBench } from '../bench/store'
 import { countdown } from '../look/figures'
 import { appearance, setAppearance, type Appearance } from '../look/appearance'
 import TapeLabel from '../look/TapeLabel.vue'
-import FindDialog from './FindDialog.vue'
 import { useFinder } from './finder'
 import { benchFileName, saveFile } from './saveFile'
 import { runningTimers } from './timers'
 
+// What is opened now and then is loaded when it is.
+const RoomForm = defineAsyncComponent(() => import('./RoomForm.vue'))
+const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
 defineEmits<{ keys: [] }>()
 const bench = useBench()
 const finder = useFinder()
@@ -21,30 +20,6 @@ const timers = computed(() => runningTimers(bench, now.value))
 const saved = computed(() => (bench.save.failure || bench.save.stranded.length ? 'not saved' : 'saved'))
 
 const roomOpen = ref(false)
-const temp = ref('')
-const humidity = ref('')
-const problem = ref('')
-/** as it stood when the form was opened */
-const opened = shallowRef<Bench | null>(null)
-function openRoom(open: boolean) {
-  if (!open) return
-  opened.value = bench.bench
-  temp.value = bench.bench?.room ? `${bench.bench.room.tempC} °C` : ''
-  humidity.value = bench.bench?.room ? String(bench.bench.room.rh) : ''
-  problem.value = ''
-}
-async function setRoom() {
-  try {
-    const tempC = parseQuantity(temp.value, 'temperature', '°C').inside
-    const rh = parseNumber(humidity.value, { field: 'Humidity', example: '55 %', unit: '%', least: 0, most: 100 })
-    const room = { tempC: Math.round(tempC * 10) / 10, rh, at: now.value }
-    const before = opened.value?.id === bench.bench!.id ? opened.value : bench.bench!
-    if (await bench.edit(`Room: ${room.tempC} °C, ${rh} % humidity`, [editOf('bench', before, { room })]))
-      roomOpen.value = false
-  } catch (error) {
-    problem.value = sayError(error)
-  }
-}
 const looks: Appearance[] = ['light', 'dark', 'as the system']
 const menuOpen = ref(false)
 </script>
@@ -67,7 +42,7 @@ const menuOpen = ref(false)
       <span class="num">{{ timer.due ? 'now' : countdown(timer.at - now) }}</span>
       <span v-if="timers.length > 1" class="more">+{{ timers.length - 1 }}</span>
     </router-link>
-    <v-menu v-model="roomOpen" @update:model-value="openRoom">
+    <v-menu v-model="roomOpen">
       <template #activator="{ props }">
         <button type="button" class="bit num" v-bind="props" aria-label="Room climate">
           <template v-if="bench.bench?.room"
@@ -76,15 +51,7 @@ const menuOpen = ref(false)
           <template v-else>Room?</template>
         </button>
       </template>
-      <form class="sheet room" aria-label="Room climate" @submit.prevent="setRoom">
-        <p class="small mute">Read it off a room thermometer. Times in the tables hold for 20 °C and 50 % humidity.</p>
-        <label class="field"><span>Warmth</span><input v-model="temp" class="plain" placeholder="17 °C" /></label>
-        <label class="field"
-          ><span>Humidity, %</span><input v-model="humidity" class="plain" placeholder="58" inputmode="decimal"
-        /></label>
-        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-        <v-btn class="go" type="submit">Note the room</v-btn>
-      </form>
+      <RoomForm @done="roomOpen = false" />
     </v-menu>
     <span class="bit saved" :class="{ bad: bench.save.failure }" :data-stored="bench.save.stored">{{ saved }}</span>
     <button
@@ -135,7 +102,7 @@ const menuOpen = ref(false)
         </fieldset>
       </div>
     </v-menu>
-    <FindDialog />
+    <FindDialog v-if="finder.open" />
   </header>
 </template>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, shallowRef, watch } from 'vue'
 import { parseQuantity } from '../../core/quantities/parse'
-import { parseMoney } from '../../core/quantities/money'
+import { parseMoney } from '../../core/quantities/parseMoney'
 import { sayError } from '../../core/messages'
 import { CodedError } from '../../core/errors'
 import { digitsOf } from '../../core/quantities/figure'

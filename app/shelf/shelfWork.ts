@@ -1,5 +1,5 @@
 import { familyOf } from '../../core/knowledge/families'
-import { parseMoney } from '../../core/quantities/money'
+import { parseMoney } from '../../core/quantities/parseMoney'
 import { parseNumber, parseQuantity } from '../../core/quantities/parse'
 import { CodedError } from '../../core/errors'
 import { insert } from '../../core/records/entry'

@@ -1,9 +1,6 @@
 import rows from './hazards.json'
 
-export const hazardCodes = [
-  'vapour-irritant', 'vapour-narcotic', 'flammable', 'skin-bond', 'sensitiser', 'isocyanate', 'burn', 'exotherm', 'eye',
-  'cancer-suspect', 'acrylate', 'dust', 'pressure-can',
-] as const // prettier-ignore
+export { hazardCodes } from './hazardCodes'
 
 /** What a hazard code means, in the usual wording of workshop safety. It never replaces the label and the safety data sheet. */
 export interface Hazard {

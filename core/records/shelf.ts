@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { hazardCodes } from '../knowledge/hazards'
+import { hazardCodes } from '../knowledge/hazardCodes'
 import { mechanisms } from '../knowledge/families'
 import { amount, celsius, day, id, lengthMm, measure, moment, positive, seconds, share, text, words } from './fields'
 
