@@ -49,6 +49,8 @@ try {
     for (const [name, path] of list) {
       await page.goto(`http://localhost:${port}${path}`)
       await page.waitForTimeout(1800)
+      // The chart comes when its package is loaded.
+      if (name === 'choose') await page.locator('.chart .main-svg').first().waitFor()
       if (name === 'break') {
         await page.locator('#reading-text').fill('16.6 kgf')
         await page.getByRole('button', { name: /^in the glue/ }).click()
