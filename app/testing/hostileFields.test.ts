@@ -82,7 +82,8 @@ describe(`${hostileTexts.length} hostile texts in every field`, () => {
       const count = fieldsOf(mounted).length
       expect(count, `${name}: fields found`).toBeGreaterThan(name === 'Choose' ? -1 : 0)
       for (let at = 0; at < count; at++) {
-        for (const text of hostileTexts) {
+        // On the start page each text makes a joint and leads to it: a third of them will do there.
+      for (const text of name === 'Start' ? hostileTexts.filter((_, i) => i % 3 === 0) : hostileTexts) {
           const field = fieldsOf(mounted)[at]
           if (!field) break
           const why = `${name}, field ${at} (${field.element.placeholder || field.element.id}), “${text.slice(0, 30)}”`

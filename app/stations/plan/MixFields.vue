@@ -9,7 +9,9 @@ import { figure } from '../../look/figures'
 
 /** Dilution with water, x to y, or a blend by weight: written as a recipe for the batch that is needed, with the batch noted. */
 const props = defineProps<{ procedure: Procedure; waterBorne: boolean }>()
-const emit = defineEmits<{ put: [patch: Partial<Procedure>, what: string] }>()
+const emit = defineEmits<{ put: [patch: Partial<Procedure>, what: string, opened?: Partial<Procedure>] }>()
+/** the mix as it stood when the form was opened */
+let opened: Pick<Procedure, 'dilution' | 'blend'> = { dilution: null, blend: null }
 const open = ref<'dilution' | 'blend' | null>(null)
 const glue = ref('3')
 const water = ref('1')
@@ -31,7 +33,7 @@ const partsIn = (text: string, field: string) => parseNumber(text, { field, exam
 function keepDilution() {
   try {
     const parts = { glue: partsIn(glue.value, 'Parts of glue'), water: partsIn(water.value, 'Parts of water') }
-    emit('put', { dilution: parts, blend: null }, `diluted ${parts.glue}:${parts.water}`)
+    emit('put', { dilution: parts, blend: null }, `diluted ${parts.glue}:${parts.water}`, opened)
     open.value = null
   } catch (error) {
     problem.value = sayError(error)
@@ -46,13 +48,15 @@ function keepBlend() {
       return { name, parts: partsIn(number, `Parts of ${name}`) }
     })
     if (parts.length < 2) throw new CodedError('wrong-shape', 'blend', { field: 'The blend', detail: 'two glues or more were expected, with a semicolon between them' }) // prettier-ignore
-    emit('put', { blend: { parts, batch: batch.value.trim() }, dilution: null }, 'blended by weight')
+    emit('put', { blend: { parts, batch: batch.value.trim() }, dilution: null }, 'blended by weight', opened)
     open.value = null
   } catch (error) {
     problem.value = sayError(error)
   }
 }
 function start(what: 'dilution' | 'blend') {
+  const { dilution, blend: mixedOf } = props.procedure
+  opened = { dilution, blend: mixedOf }
   problem.value = ''
   open.value = open.value === what ? null : what
   blend.value = props.procedure.blend?.parts.map(({ name, parts }) => `${parts} ${name}`).join('; ') ?? `1 ${props.procedure.name}; 1 ` // prettier-ignore

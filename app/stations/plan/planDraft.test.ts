@@ -1,0 +1,38 @@
+// @vitest-environment happy-dom
+import { createPinia, setActivePinia } from 'pinia'
+import { describe, expect, it } from 'vitest'
+import { buildDemoBench } from '../../../demo/bench'
+import type { Round } from '../../../core/records/round'
+import { viewJoint } from '../../bench/jointView'
+import { useBench } from '../../bench/store'
+import { couponsOf, draftRound, sidesOf } from './planDraft'
+
+async function view() {
+  setActivePinia(createPinia())
+  const bench = useBench()
+  await bench.openInMemory(null, buildDemoBench(0))
+  return viewJoint(bench, bench.get('joint', 'h5')!)
+}
+
+describe('coupons of a draft', () => {
+  it('are pulled shuffled, as glued, or the least trusted first, and labelled without doubles', async () => {
+    const joint = await view()
+    const [first, second] = joint.procedures
+    const draft: Round = { ...draftRound(joint, 0), id: 'r', blocks: 5, seed: 11, control: first!.id }
+    const pulled = (order: Round['order']) => couponsOf(joint, { ...draft, order }).sort((x, y) => x.pullAt - y.pullAt)
+    const trusted = pulled('least-trusted-first').map(({ procedure }) => procedure)
+    expect(trusted.slice(0, 5)).toEqual(Array(5).fill(second!.id))
+    expect(trusted.slice(5)).toEqual(Array(5).fill(first!.id))
+    expect(pulled('as-written').map(({ glueAt }) => glueAt)).toEqual([...Array(10).keys()])
+    const shuffled = pulled('shuffled')
+    expect(shuffled.map(({ procedure }) => procedure)).not.toEqual(trusted)
+    expect(new Set(shuffled.map(({ label }) => label)).size).toBe(10)
+    expect(shuffled.map(({ pullAt }) => pullAt)).toEqual([...Array(10).keys()])
+  })
+
+  it('knows which sides bend', async () => {
+    const joint = await view()
+    expect(sidesOf(joint)).toEqual({ aBends: joint.a!.cls.flexible, bBends: joint.b!.cls.flexible })
+    expect(sidesOf({ a: null, b: null })).toEqual({ aBends: null, bBends: null })
+  })
+})
