@@ -161,6 +161,8 @@ test('a full plan is made, changed and printed: six procedures, three tests, two
         return { said: shape.getAttribute('data-mm'), width: box.width * scale, height: box.height * scale }
       }),
     )
+  // The page says first that it is laid out.
+  await expect(page.locator('.piece').first()).toBeAttached()
   const pieces = await mm('.piece')
   expect(pieces.length).toBeGreaterThan(150)
   for (const { said, width, height } of pieces) {
