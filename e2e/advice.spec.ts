@@ -24,7 +24,7 @@ test('a lap of sealed foam: watery glues ruled out with the half-width, tested a
   await type(page, 'Highest temperature', '65 °C')
   await expect(page.locator('#why')).toContainText(/glues of 45 move with this word/)
   await expect(page.locator('#why')).toContainText(/→ ruled out/)
-  await pick(page, 'Where it is glued', 'window open')
+  await pick(page, 'Where it is glued', 'indoors, window open')
 
   await station(page, 'Shortlist')
   await expect(glue(page, 'pva-white')).toContainText('ruled out')

@@ -26,7 +26,7 @@ test('from a new bench to a printed card, with reloads in the middle', async ({ 
   await pick(page, 'How it moves', 'danced or run')
   await type(page, 'Highest temperature', '104 °F')
   await pick(page, 'Water', 'splashes')
-  await pick(page, 'Where it is glued', 'window open')
+  await pick(page, 'Where it is glued', 'indoors, window open')
   await expect(word(page, 'Thickness of side A')).toHaveText('9.525 mm')
   await expect(word(page, 'Highest temperature')).toHaveText('40 °C')
   // 1.5 kg × 9.80665 × 3 = 44.1 N
