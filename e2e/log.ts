@@ -26,8 +26,3 @@ export const logOf = (page: Page): Promise<{ seq: number; id: string; label: str
         }
       }),
   )
-
-/** Waits until nothing is being written any more. */
-export async function settled(page: Page): Promise<void> {
-  await page.waitForFunction(() => !document.querySelector('[aria-busy="true"]'))
-}
