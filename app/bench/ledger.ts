@@ -27,13 +27,15 @@ export interface LedgerTools {
   newId: () => string
   /** tells the other tabs that there is a new entry */
   announce: () => void
+  /** hears that entries of another tab have just been applied here */
+  arrived?: () => void
 }
 
 /** Records without the proxies that a page may have wrapped around them: a database takes plain data only. */
 const plain = (changes: Change[]): Change[] => JSON.parse(JSON.stringify(changes)) as Change[]
 
 /** Nobody sees another tab's write and answers it within this time, ms. */
-const REACTION = 400
+export const REACTION = 400
 
 /** Entries that are kept in memory for undo, and read again at the start. */
 export const UNDO_DEPTH = 100
@@ -223,6 +225,7 @@ export class Ledger {
     this.foreign = [...this.foreign, ...news.map(({ entry }) => ({ entry, cameAt }))].slice(-UNDO_DEPTH)
     this.seq = news.at(-1)!.seq
     this.changed(news.map(({ entry }) => entry))
+    this.tools.arrived?.()
   }
 
   /** @returns later: entries that whoever pressed at this moment had not seen, of this tab and of others */

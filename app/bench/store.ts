@@ -14,12 +14,12 @@ import {
   type TableName,
   type Tables,
 } from '../../core/records/tables'
-import { busyWhile } from '../look/act'
+import { busyWhile, movedOn } from '../look/act'
 import { memoryCells, memoryPlace, type Cells } from './cells'
 import { askAboutClash } from './clash'
 import { now } from './clock'
 import { newId } from './ids'
-import { Ledger, type SaveState } from './ledger'
+import { Ledger, REACTION, type SaveState } from './ledger'
 import { benchStorage } from './library'
 import { copySoon } from './rollingCopy'
 import { BenchStorage } from './storage'
@@ -87,7 +87,8 @@ export const useBench = defineStore('bench', () => {
 
   /** A ledger on its storage, heard by this store while it is the open one. */
   function ledgerOn(cells: BenchStorage, announce: () => void): Ledger {
-    const ledger: Ledger = new Ledger(cells, { now, newId, announce }, (touched) => refresh(ledger, touched))
+    const tools = { now, newId, announce, arrived: () => movedOn(REACTION) }
+    const ledger: Ledger = new Ledger(cells, tools, (touched) => refresh(ledger, touched))
     return ledger
   }
 

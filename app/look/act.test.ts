@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { busyWhile, guardPresses, useAct } from './act'
+import { busyWhile, guardPresses, isTooSoon, movedOn, useAct } from './act'
 
 describe('presses', () => {
   let leave: () => void
@@ -9,8 +9,9 @@ describe('presses', () => {
     leave = guardPresses()
     pressed = []
     document.body.innerHTML =
-      '<form><input id="text"><button id="go" type="submit">Go</button></form><p data-fast><button id="plus" type="button">+</button></p>'
-    for (const id of ['go', 'plus']) document.getElementById(id)!.addEventListener('click', () => pressed.push(id))
+      '<form><input id="text"><button id="go" type="submit">Go</button></form><p data-fast><button id="plus" type="button">+</button></p><p data-next><button id="next" type="button">Done</button></p>'
+    for (const id of ['go', 'plus', 'next'])
+      document.getElementById(id)!.addEventListener('click', () => pressed.push(id))
     document
       .querySelector('form')!
       .addEventListener('submit', (event) => (event.preventDefault(), pressed.push('submit')))
@@ -49,6 +50,17 @@ describe('presses', () => {
     await work
     click('go', 1)
     expect(pressed.filter((id) => id === 'go')).toHaveLength(2)
+  })
+
+  it('on what comes next are dropped just after another tab went on, and only those', async () => {
+    movedOn(30)
+    expect(isTooSoon()).toBe(true)
+    click('next', 1)
+    click('plus', 1)
+    expect(pressed).toEqual(['plus'])
+    await new Promise((done) => setTimeout(done, 40))
+    click('next', 1)
+    expect(pressed).toEqual(['plus', 'next'])
   })
 
   it('start work once at a time, and again when it failed', async () => {

@@ -10,6 +10,7 @@ import { stampNow, useNow } from '../../bench/clock'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { capital, clockTime, countdown, lasting, momentName, plural } from '../../look/figures'
+import { isTooSoon } from '../../look/act'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { useWhy } from '../../look/why'
 import ClockStrips from './ClockStrips.vue'
@@ -66,7 +67,7 @@ const bar = computed(() => {
 })
 
 async function done() {
-  if (task.value) await doStep(bench, task.value, stampNow())
+  if (task.value && !isTooSoon()) await doStep(bench, task.value, stampNow())
 }
 const writing = ref(false)
 const note = ref('')
@@ -175,7 +176,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             <p v-for="line in cautions" :key="line">{{ line }}</p>
           </div>
           <p v-if="early" class="careful">It is early: what you do now is kept with “{{ offWindow(task, now) }}”.</p>
-          <div class="acts">
+          <div class="acts" data-next>
             <v-btn class="go bench-size" @click="done">{{ doneWords[task.step.kind] }}<kbd>Space</kbd></v-btn>
             <v-btn v-if="inBlock.length > 1" class="alt bench-size" @click="doBlock(bench, tasks, task, stampNow())"
               >{{ doneWords[task.step.kind] }}, all {{ inBlock.length }} of block {{ task.coupon.block }}</v-btn
