@@ -16,8 +16,7 @@ module.exports = {
     {
       name: 'core-has-no-interface-code',
       severity: 'error',
-      comment:
-        'core is pure: no Vue, no browser, no Node module; its packages are zod, and a rectangle packer and a solid modeller for coupons',
+      comment: 'core is pure: no Vue, no browser, no Node module; its packages are zod, a packer and a solid modeller',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core'],

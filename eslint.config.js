@@ -14,6 +14,7 @@ export default [
     rules: {
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'off',
+      'max-len': ['error', { code: 120 }],
       'vue/multi-word-component-names': 'off',
       // Prettier owns the layout of templates.
       'vue/max-attributes-per-line': 'off',
@@ -29,7 +30,8 @@ export default [
     },
   },
   {
-    // The judgement takes clock and chance as arguments (docs/structure.md); a stray one would break "same input, same output".
+    // The judgement takes clock and chance as arguments (docs/structure.md): a stray one would break
+    // "same input, same output".
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts'],
     rules: {

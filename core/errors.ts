@@ -1,6 +1,6 @@
 /**
- * Errors are coded data; the sentences stand in messages.ts. Bad input throws a CodedError, everywhere in core; too little
- * data is not an error but an honest "nothing to say yet".
+ * Errors are coded data; the sentences stand in messages.ts. Bad input throws a CodedError, everywhere in core; too
+ * little data is not an error but an honest "nothing to say yet".
  */
 export type ErrorCode =
   | 'not-a-number'

@@ -17,12 +17,14 @@ const sentences: Record<ErrorCode, string> = {
   'out-of-order': '{field}: the lower value {low} is not below the upper value {high}.',
   'not-hundred-percent': 'The failure places must add up to 100 %; they make {got} %.',
   'uncalibrated-hands':
-    'Pull this grip on the scale three times first (Shelf, hand calibration): hands without that give an order, not a load.',
+    'Pull this grip on the scale three times first (Shelf, hand calibration): hands without that give an ' +
+    'order, not a load.',
   'trace-too-short': 'The trace holds {got} usable points; at least {low} are needed.',
   'not-json': 'This is not a JSON text: {detail}.',
   'not-a-bench-file': 'This file is not a Paste Bench bench file: {detail}. Nothing was read in.',
   'newer-version':
-    'This bench file has version {got}; this app knows up to {known}. Update the app first. The file was left untouched.',
+    'This bench file has version {got}; this app knows up to {known}. Update the app first. The file was left ' +
+    'untouched.',
   damaged: 'The bench file is damaged at {field}: {detail}. Nothing was read in.',
   conflict: '{field} was changed elsewhere in the meantime. Nothing was written; look again and repeat the change.',
   taken: '{field}. Nothing was written.',

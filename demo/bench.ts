@@ -22,8 +22,8 @@ const HOUR = 3_600_000
 const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10)
 
 /**
- * The demo bench: the scenario's joints in a natural state, built from a seed through the same records and functions as a
- * maker's own. Times run relative to now, so that timers are alive whenever it is opened.
+ * The demo bench: the scenario's joints in a natural state, built from a seed through the same records and functions as
+ * a maker's own. Times run relative to now, so that timers are alive whenever it is opened.
  */
 export function buildDemoBench(now: number, seed = 20261212): Tables {
   const random = seededRandom(seed)
@@ -66,9 +66,14 @@ export function buildDemoBench(now: number, seed = 20261212): Tables {
   for (const offcut of offcuts) tables.offcut.push({ ...offcut, note: '' })
   for (const { key, lookAgainInDays, ...rule } of houseRules)
     tables.houseRule.push({
-      id: key, family: null, adhesive: null, material: null, ...rule,
-      since: now - 15 * 24 * HOUR, lookAgainOn: dayOf(now + lookAgainInDays * 24 * HOUR),
-    }) // prettier-ignore
+      id: key,
+      family: null,
+      adhesive: null,
+      material: null,
+      ...rule,
+      since: now - 15 * 24 * HOUR,
+      lookAgainOn: dayOf(now + lookAgainInDays * 24 * HOUR),
+    })
   joints.forEach((scene, i) => addJoint(tables, scene, now, seededRandom(seed + 1 + i), now - (12 - i) * 24 * HOUR))
   tables.cureCheck.push(...cureChecks(tables, random, now))
   return tables
@@ -124,10 +129,29 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
   const gluedAt = now - scene.gluedHoursAgo * HOUR
   const limit = requiredStrength(joint.brief, scene.round.test)
   const round: Round = {
-    id: `${id}-r1`, joint: id, number: 1, procedures: procedures.map((procedure) => procedure.id), blocks: scene.round.blocks, seed: scene.round.seed, order: 'shuffled',
-    arms: [{ id: 'a1', test: scene.round.test, exposure: null, size: scene.round.size, passLimit: limit === null ? null : Number(limit.toPrecision(3)), passSetAt: gluedAt - HOUR, lateChanges: [] }],
-    control: procedures[0]!.id, hunch: null, weights: null, plannedAt: gluedAt - HOUR,
-  } // prettier-ignore
+    id: `${id}-r1`,
+    joint: id,
+    number: 1,
+    procedures: procedures.map((procedure) => procedure.id),
+    blocks: scene.round.blocks,
+    seed: scene.round.seed,
+    order: 'shuffled',
+    arms: [
+      {
+        id: 'a1',
+        test: scene.round.test,
+        exposure: null,
+        size: scene.round.size,
+        passLimit: limit === null ? null : Number(limit.toPrecision(3)),
+        passSetAt: gluedAt - HOUR,
+        lateChanges: [],
+      },
+    ],
+    control: procedures[0]!.id,
+    hunch: null,
+    weights: null,
+    plannedAt: gluedAt - HOUR,
+  }
   tables.round.push(round)
   const coupons = glueUp(couponsOf(joint, round, procedures), procedures, gluedAt, now, random)
   tables.coupon.push(...coupons)
@@ -139,7 +163,11 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
 }
 
 function couponsOf(joint: Joint, round: Round, procedures: readonly Procedure[]): Coupon[] {
-  const order = glueOrder(procedures.map(({ letter }) => letter), round.blocks, round.seed) // prettier-ignore
+  const order = glueOrder(
+    procedures.map(({ letter }) => letter),
+    round.blocks,
+    round.seed,
+  )
   const pulls = pullOrder([...order.keys()], round.seed)
   return order.map(({ letter, block }, i) => {
     const label = couponLabel(joint.code, letter, block)
@@ -263,9 +291,21 @@ function decide(
   const procedure = procedures.find(({ id }) => id === best.procedure)!
   const margin = marginOf(joint.brief, arm.test, best.weakJoint.low95, arm.size, familyOf(procedure.family))
   return {
-    id: `${joint.id}-decision`, joint: joint.id, round: round.id, arm: arm.id, procedure: procedure.id, reason, at: Math.max(...readings.map(({ at }) => at)) + HOUR,
-    known: { pulls: best.n, typical: best.open ? null : best.typical.median, weakLow: best.weakJoint.low95, unit: testKinds[arm.test].unit, margin: margin?.times ?? null },
-  } // prettier-ignore
+    id: `${joint.id}-decision`,
+    joint: joint.id,
+    round: round.id,
+    arm: arm.id,
+    procedure: procedure.id,
+    reason,
+    at: Math.max(...readings.map(({ at }) => at)) + HOUR,
+    known: {
+      pulls: best.n,
+      typical: best.open ? null : best.typical.median,
+      weakLow: best.weakJoint.low95,
+      unit: testKinds[arm.test].unit,
+      margin: margin?.times ?? null,
+    },
+  }
 }
 
 /** A few looks at what is curing now. */

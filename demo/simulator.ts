@@ -38,8 +38,8 @@ function shared(main: keyof FailurePlaces, beside: keyof FailurePlaces, random: 
 }
 
 /**
- * One pull of a simulated coupon, from the typical strengths of the tables: the bond's strength scatters as its row says;
- * a part that carries less tears first. Stands in for a real pull; no more true than the tables.
+ * One pull of a simulated coupon, from the typical strengths of the tables: the bond's strength scatters as its row
+ * says; a part that carries less tears first. Stands in for a real pull; no more true than the tables.
  * @returns null for a pair the tables say nothing about, or a test without a force
  */
 export function simulatePull(coupon: SimulatedCoupon, random: Random): SimulatedPull | null {
@@ -55,7 +55,12 @@ export function simulatePull(coupon: SimulatedCoupon, random: Random): Simulated
   const per = tears ? carries : bond
   const width = coupon.size.widthMm ?? 25
   const forceN = per * (peels ? width : (coupon.size.areaMm2 ?? width * (coupon.size.overlapMm ?? 12)))
-  const strips = peels ? [] : ([['tornA', stripN(coupon.a, coupon.thicknessMm?.a, width)], ['tornB', stripN(coupon.b, coupon.thicknessMm?.b, width)]] as const) // prettier-ignore
+  const strips = peels
+    ? []
+    : ([
+        ['tornA', stripN(coupon.a, coupon.thicknessMm?.a, width)],
+        ['tornB', stripN(coupon.b, coupon.thicknessMm?.b, width)],
+      ] as const)
   for (const [place, carriesN] of strips) {
     const breaks = carriesN * Math.exp(PART_SCATTER * normalDraw(random))
     if (forceN > breaks) return { forceN: breaks, places: { ...none(), [place]: 100 } }

@@ -2,9 +2,22 @@ import AxeBuilder from '@axe-core/playwright'
 import { demoServer, expect, openBench, test } from './maker'
 
 const views: Record<string, string> = {
-  start: '/', ask: '/joint/h4/ask', shortlist: '/joint/h5/shortlist', plan: '/joint/h5/plan', planned: '/joint/h2/plan', glue: '/joint/h3/glue', break: '/joint/h2/break',
-  choose: '/joint/h2/choose', decided: '/joint/h1/choose', card: '/joint/h1/card', print: '/joint/h2/print', shelf: '/shelf', benches: '/benches', history: '/history', lost: '/nowhere',
-} // prettier-ignore
+  start: '/',
+  ask: '/joint/h4/ask',
+  shortlist: '/joint/h5/shortlist',
+  plan: '/joint/h5/plan',
+  planned: '/joint/h2/plan',
+  glue: '/joint/h3/glue',
+  break: '/joint/h2/break',
+  choose: '/joint/h2/choose',
+  decided: '/joint/h1/choose',
+  card: '/joint/h1/card',
+  print: '/joint/h2/print',
+  shelf: '/shelf',
+  benches: '/benches',
+  history: '/history',
+  lost: '/nowhere',
+}
 
 const all = Object.entries(views)
 const halves = [all.slice(0, all.length / 2), all.slice(all.length / 2)]
@@ -56,17 +69,22 @@ test('axe finds nothing in open words, menus and the Why sheet', async ({ page }
 
 test('nothing overflows at 390 × 844, nor at 200 % zoom', async ({ page }) => {
   await openBench(page, demoServer)
-  for (const [width, height] of [[390, 844], [640, 400]] as const) {
+  for (const [width, height] of [
+    [390, 844],
+    [640, 400],
+  ] as const) {
     await page.setViewportSize({ width, height })
     for (const [name, path] of Object.entries(views)) {
       await page.goto(demoServer + path)
       await expect(page.locator('h1').first()).toBeAttached()
       if (name === 'choose' || name === 'decided') await expect(page.locator('.chart .main-svg').first()).toBeVisible()
-      const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      )
       expect(over, `${name} at ${width}`).toBeLessThanOrEqual(0)
     }
   }
-}) // prettier-ignore
+})
 
 test('a button keeps its words under the pointer', async ({ page }) => {
   await openBench(page, demoServer)

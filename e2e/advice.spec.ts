@@ -6,74 +6,80 @@ const glue = (page: Page, family: string) => page.locator(`li[data-family="${fam
 const toShelf = (page: Page) => page.getByRole('banner').getByRole('link', { name: 'Shelf' }).click()
 const back = async (page: Page, joint: string) => {
   await page.getByRole('link', { name: 'Paste Bench' }).click()
-  await page.locator('.lines').getByRole('link', { name: new RegExp(joint) }).first().click()
-  await station(page, 'Shortlist')
-} // prettier-ignore
-
-test('a lap of sealed foam: watery glues ruled out with the half-width, tested anyway, an own product and a house rule', async ({
-  page,
-}) => {
-  await openBench(page)
-  await askAbout(page, 'Armour seam')
-  for (const side of ['A', 'B']) await pick(page, `Material of side ${side}`, 'Closed-cell EVA foam sheet')
-  await pick(page, 'Shape of the joint', 'a lap')
-  await type(page, 'Width of the glued face', '6 cm')
-  await type(page, 'Length of the glued face, along the pull', '80 mm')
-  await pick(page, 'How it is loaded', 'pulled sideways')
-  // Why follows each word: heat moves glues while the sentence is written.
-  await type(page, 'Highest temperature', '65 °C')
-  await expect(page.locator('#why')).toContainText(/glues of 45 move with this word/)
-  await expect(page.locator('#why')).toContainText(/→ ruled out/)
-  await pick(page, 'Where it is glued', 'indoors, window open')
-
-  await station(page, 'Shortlist')
-  await expect(glue(page, 'pva-white')).toContainText('ruled out')
-  await expect(glue(page, 'pva-white')).toContainText('the middle lies 30 mm from the rim')
-  await glue(page, 'pva-white').getByRole('button', { name: 'Test it anyway' }).click()
-  await expect(page.getByRole('region', { name: 'To be tested' })).toContainText('White craft PVA · tested anyway')
-
-  // The family lets go at 65 °C; a product of one's own whose label says 90 °C does not.
-  await expect(glue(page, 'hotmelt-low')).toContainText('ruled out')
-  await toShelf(page)
-  await page.getByRole('button', { name: 'Put a glue on the shelf' }).click()
-  await page.getByLabel('What you call it').first().fill('Heatproof sticks')
-  await page.getByLabel(/^Its family/).selectOption('hotmelt-low')
-  await page.getByLabel(/^Other names/).fill('the grey ones')
-  await page.getByLabel('Pack holds').fill('20')
-  await page.getByLabel('Price of a pack').fill('7,50')
-  await page.getByLabel('Holds to').fill('warm')
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
-  await expect(page.getByRole('alert')).toContainText('Expected a number with its unit')
-  await page.getByLabel('Holds to').fill('90 °C')
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
-  await expect(page.getByRole('heading', { name: 'Heatproof sticks' })).toBeVisible()
-  await back(page, 'Armour seam')
-  await expect(glue(page, 'hotmelt-low')).toContainText('Heatproof sticks')
-  await expect(glue(page, 'hotmelt-low')).toContainText('careful')
-  await page.getByLabel('Find a glue').fill('grey ones')
-  await expect(page.locator('li.glue')).toHaveCount(1)
-
-  // A rule of the house acts, and is marked as one; undo takes it back.
-  await toShelf(page)
-  await page.getByRole('button', { name: 'Set a house rule' }).click()
-  await page.getByLabel('The rule in your words').fill('No hot glue on foam')
-  await page.getByRole('button', { name: 'Set this rule' }).click()
-  await expect(page.getByRole('alert')).toContainText('Its reason is missing')
-  await page.getByLabel(/^with/).selectOption('mechanism:melt')
-  await page.getByLabel(/^onany/).selectOption('foam')
-  await page.getByLabel('because').fill('Every one let go in the van.')
-  await page.getByRole('button', { name: 'Set this rule' }).click()
-  await expect(page.locator('#house-rules li')).toContainText('Every one let go in the van.')
-  await back(page, 'Armour seam')
-  await expect(glue(page, 'hotmelt-low')).toContainText('House rule. No hot glue on foam')
-  await expect(glue(page, 'hotmelt-low')).toContainText('ruled out')
-  await glue(page, 'hotmelt-low')
-    .getByRole('button', { name: /ruled out/ })
+  await page
+    .locator('.lines')
+    .getByRole('link', { name: new RegExp(joint) })
+    .first()
     .click()
-  await expect(page.locator('#why')).toContainText('Rule of the house, resting on: own test')
-  await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click()
-  await expect(glue(page, 'hotmelt-low')).toContainText('careful')
-})
+  await station(page, 'Shortlist')
+}
+
+test(
+  'a lap of sealed foam: watery glues ruled out with the half-width, tested anyway, an own product and a house ' +
+    'rule',
+  async ({ page }) => {
+    await openBench(page)
+    await askAbout(page, 'Armour seam')
+    for (const side of ['A', 'B']) await pick(page, `Material of side ${side}`, 'Closed-cell EVA foam sheet')
+    await pick(page, 'Shape of the joint', 'a lap')
+    await type(page, 'Width of the glued face', '6 cm')
+    await type(page, 'Length of the glued face, along the pull', '80 mm')
+    await pick(page, 'How it is loaded', 'pulled sideways')
+    // Why follows each word: heat moves glues while the sentence is written.
+    await type(page, 'Highest temperature', '65 °C')
+    await expect(page.locator('#why')).toContainText(/glues of 45 move with this word/)
+    await expect(page.locator('#why')).toContainText(/→ ruled out/)
+    await pick(page, 'Where it is glued', 'indoors, window open')
+
+    await station(page, 'Shortlist')
+    await expect(glue(page, 'pva-white')).toContainText('ruled out')
+    await expect(glue(page, 'pva-white')).toContainText('the middle lies 30 mm from the rim')
+    await glue(page, 'pva-white').getByRole('button', { name: 'Test it anyway' }).click()
+    await expect(page.getByRole('region', { name: 'To be tested' })).toContainText('White craft PVA · tested anyway')
+
+    // The family lets go at 65 °C; a product of one's own whose label says 90 °C does not.
+    await expect(glue(page, 'hotmelt-low')).toContainText('ruled out')
+    await toShelf(page)
+    await page.getByRole('button', { name: 'Put a glue on the shelf' }).click()
+    await page.getByLabel('What you call it').first().fill('Heatproof sticks')
+    await page.getByLabel(/^Its family/).selectOption('hotmelt-low')
+    await page.getByLabel(/^Other names/).fill('the grey ones')
+    await page.getByLabel('Pack holds').fill('20')
+    await page.getByLabel('Price of a pack').fill('7,50')
+    await page.getByLabel('Holds to').fill('warm')
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+    await expect(page.getByRole('alert')).toContainText('Expected a number with its unit')
+    await page.getByLabel('Holds to').fill('90 °C')
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+    await expect(page.getByRole('heading', { name: 'Heatproof sticks' })).toBeVisible()
+    await back(page, 'Armour seam')
+    await expect(glue(page, 'hotmelt-low')).toContainText('Heatproof sticks')
+    await expect(glue(page, 'hotmelt-low')).toContainText('careful')
+    await page.getByLabel('Find a glue').fill('grey ones')
+    await expect(page.locator('li.glue')).toHaveCount(1)
+
+    // A rule of the house acts, and is marked as one; undo takes it back.
+    await toShelf(page)
+    await page.getByRole('button', { name: 'Set a house rule' }).click()
+    await page.getByLabel('The rule in your words').fill('No hot glue on foam')
+    await page.getByRole('button', { name: 'Set this rule' }).click()
+    await expect(page.getByRole('alert')).toContainText('Its reason is missing')
+    await page.getByLabel(/^with/).selectOption('mechanism:melt')
+    await page.getByLabel(/^onany/).selectOption('foam')
+    await page.getByLabel('because').fill('Every one let go in the van.')
+    await page.getByRole('button', { name: 'Set this rule' }).click()
+    await expect(page.locator('#house-rules li')).toContainText('Every one let go in the van.')
+    await back(page, 'Armour seam')
+    await expect(glue(page, 'hotmelt-low')).toContainText('House rule. No hot glue on foam')
+    await expect(glue(page, 'hotmelt-low')).toContainText('ruled out')
+    await glue(page, 'hotmelt-low')
+      .getByRole('button', { name: /ruled out/ })
+      .click()
+    await expect(page.locator('#why')).toContainText('Rule of the house, resting on: own test')
+    await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click()
+    await expect(glue(page, 'hotmelt-low')).toContainText('careful')
+  },
+)
 
 test('open words are ranked, a glue of no known family is judged by its label, and glues stand side by side', async ({
   page,
@@ -152,7 +158,8 @@ test.describe('on a phone', () => {
     await openBench(page)
     await askAbout(page, 'Strap')
     const next = () => page.getByRole('button', { name: /^Next:/ })
-    const lower = async (locator: ReturnType<typeof next>) => expect((await locator.boundingBox())!.y).toBeGreaterThan(422) // prettier-ignore
+    const lower = async (locator: ReturnType<typeof next>) =>
+      expect((await locator.boundingBox())!.y).toBeGreaterThan(422)
     await expect(next()).toHaveText('Next: what?')
     await lower(next())
     await next().tap()

@@ -77,7 +77,7 @@ test('a second tab shows the edits of the first within a second', async ({ page,
   await expect(page.getByText('There is nothing at this address')).toBeVisible({ timeout: 1000 })
 })
 
-test('a full storage is said at once, nothing is lost, a file is offered, and it is saved when there is room again', async ({
+test('a full storage is said at once, nothing is lost, a file is offered, and saved when there is room', async ({
   page,
 }) => {
   await page.addInitScript(() => {

@@ -15,70 +15,72 @@ async function drafted(page: Page, families: string[]): Promise<void> {
 }
 const faults = (page: Page) => page.locator('[data-fault]')
 
-test('a round with three faults is mended by pressing; limits lock at the first pull, and a later change shows on the result', async ({
-  page,
-}) => {
-  await page.clock.install({ time: new Date('2026-11-24T18:00:00') })
-  await openBench(page)
-  await drafted(page, ['ca-gel', 'hotmelt-high'])
-  // Two of each, one kind after the other, no control.
-  await page.getByRole('radio', { name: /^2 of each/ }).check({ force: true })
-  await page.getByLabel('Order of gluing and pulling').selectOption('as-written')
-  for (const id of ['no-control', 'fewer-than-three', 'order-not-shuffled'])
-    await expect(page.locator(`[data-fault="${id}"]`)).toBeVisible()
-  const press = (id: string) => page.locator(`[data-fault="${id}"]`).getByRole('button').click()
-  await press('no-control')
-  await expect(page.locator('[data-letter="A"]')).toContainText('control')
-  await press('fewer-than-three')
-  await expect(page.getByRole('radio', { name: /^3 of each/ })).toBeChecked()
-  await press('order-not-shuffled')
-  // The rest wants the maker: a limit of one's own, and a coupon that the scale can read.
-  await expect(page.locator('[data-fault="no-pass-limit"]')).toContainText('bends to the result')
-  await page.getByLabel(/Counts as a pass/).fill('0,5')
-  await page.getByLabel(/Counts as a pass/).press('Tab')
-  await page.getByLabel('Width, mm').fill('10')
-  await page.getByLabel('Width, mm').press('Tab')
-  await page.getByLabel('Overlap, mm').fill('3')
-  await page.getByLabel('Overlap, mm').press('Tab')
-  await expect.poll(() => faults(page).allTextContents()).toEqual([])
-  await expect(page.getByText('nothing unfair found')).toBeVisible()
-  await expect(faults(page)).toHaveCount(0)
-  // The draft is kept over a reload, and undo takes its last change back.
-  await page.reload()
-  await expect(page.getByLabel('Overlap, mm')).toHaveValue('3')
-  await page.getByRole('button', { name: 'Seal this hunch' }).click()
-  await expect(page.getByText(/Sealed .* It opens when the pulls are in/)).toBeVisible()
-  await page.getByRole('button', { name: 'Plan 6 coupons' }).click()
-  await expect(page.locator('.blocks .tape')).toHaveCount(6)
+test(
+  'a round with three faults is mended by pressing; limits lock at the first pull, and a later change shows on ' +
+    'the result',
+  async ({ page }) => {
+    await page.clock.install({ time: new Date('2026-11-24T18:00:00') })
+    await openBench(page)
+    await drafted(page, ['ca-gel', 'hotmelt-high'])
+    // Two of each, one kind after the other, no control.
+    await page.getByRole('radio', { name: /^2 of each/ }).check({ force: true })
+    await page.getByLabel('Order of gluing and pulling').selectOption('as-written')
+    for (const id of ['no-control', 'fewer-than-three', 'order-not-shuffled'])
+      await expect(page.locator(`[data-fault="${id}"]`)).toBeVisible()
+    const press = (id: string) => page.locator(`[data-fault="${id}"]`).getByRole('button').click()
+    await press('no-control')
+    await expect(page.locator('[data-letter="A"]')).toContainText('control')
+    await press('fewer-than-three')
+    await expect(page.getByRole('radio', { name: /^3 of each/ })).toBeChecked()
+    await press('order-not-shuffled')
+    // The rest wants the maker: a limit of one's own, and a coupon that the scale can read.
+    await expect(page.locator('[data-fault="no-pass-limit"]')).toContainText('bends to the result')
+    await page.getByLabel(/Counts as a pass/).fill('0,5')
+    await page.getByLabel(/Counts as a pass/).press('Tab')
+    await page.getByLabel('Width, mm').fill('10')
+    await page.getByLabel('Width, mm').press('Tab')
+    await page.getByLabel('Overlap, mm').fill('3')
+    await page.getByLabel('Overlap, mm').press('Tab')
+    await expect.poll(() => faults(page).allTextContents()).toEqual([])
+    await expect(page.getByText('nothing unfair found')).toBeVisible()
+    await expect(faults(page)).toHaveCount(0)
+    // The draft is kept over a reload, and undo takes its last change back.
+    await page.reload()
+    await expect(page.getByLabel('Overlap, mm')).toHaveValue('3')
+    await page.getByRole('button', { name: 'Seal this hunch' }).click()
+    await expect(page.getByText(/Sealed .* It opens when the pulls are in/)).toBeVisible()
+    await page.getByRole('button', { name: 'Plan 6 coupons' }).click()
+    await expect(page.locator('.blocks .tape')).toHaveCount(6)
 
-  await station(page, 'Glue')
-  await glueAll(page)
-  await page.clock.fastForward(5 * 24 * 3_600_000)
-  await station(page, 'Break')
-  for (const newton of ['60', '80', '70', '90', '65', '75']) {
-    await page.locator('#reading-text').fill(`${newton} N`)
-    await page.getByRole('button', { name: /^in the glue/ }).click()
-    await page.getByRole('button', { name: /Log this pull/ }).click()
-  }
-  await station(page, 'Plan')
-  await expect(page.getByText(/Locked at the first pull; set/)).toBeVisible()
-  await page.getByRole('button', { name: 'Change it all the same' }).click()
-  await expect(page.getByText('bends to the result: the change will stand on it')).toBeVisible()
-  await page.getByLabel(/Counts as a pass/).fill('0.2')
-  await page.getByRole('button', { name: 'Change the limit' }).click()
-  await expect(page.getByText('Changed after the first pull, from 0.5 to 0.2.')).toBeVisible()
-  await station(page, 'Choose')
-  await expect(page.getByText(/pass limit was changed after the first pull, .* from 0.5 to 0.2 MPa/)).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'Hunch against result' })).toBeVisible({ timeout: 20_000 })
+    await station(page, 'Glue')
+    await glueAll(page)
+    await page.clock.fastForward(5 * 24 * 3_600_000)
+    await station(page, 'Break')
+    for (const newton of ['60', '80', '70', '90', '65', '75']) {
+      await page.locator('#reading-text').fill(`${newton} N`)
+      await page.getByRole('button', { name: /^in the glue/ }).click()
+      await page.getByRole('button', { name: /Log this pull/ }).click()
+    }
+    await station(page, 'Plan')
+    await expect(page.getByText(/Locked at the first pull; set/)).toBeVisible()
+    await page.getByRole('button', { name: 'Change it all the same' }).click()
+    await expect(page.getByText('bends to the result: the change will stand on it')).toBeVisible()
+    await page.getByLabel(/Counts as a pass/).fill('0.2')
+    await page.getByRole('button', { name: 'Change the limit' }).click()
+    await expect(page.getByText('Changed after the first pull, from 0.5 to 0.2.')).toBeVisible()
+    await station(page, 'Choose')
+    await expect(page.getByText(/pass limit was changed after the first pull, .* from 0.5 to 0.2 MPa/)).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Hunch against result' })).toBeVisible({ timeout: 20_000 })
 
-  // Another round keeps the first one's results where they are, and counts with its scatter.
-  await station(page, 'Plan')
-  await page.getByRole('button', { name: 'Plan another round' }).click()
-  await page.getByText('6 coupons', { exact: true }).click()
-  await expect(page.locator('#why')).toContainText('σ is the scatter of the round before')
-  await page.getByRole('button', { name: 'Plan 6 coupons' }).click()
-  await expect(page.locator('.blocks .tape').first()).toHaveText(/^J1\.2-/)
-})
+    // Another round keeps the first one's results where they are, and counts with its scatter.
+    await station(page, 'Plan')
+    await page.getByRole('button', { name: 'Plan another round' }).click()
+    await page.getByText('6 coupons', { exact: true }).click()
+    await expect(page.locator('#why')).toContainText('σ is the scatter of the round before')
+    await page.getByRole('button', { name: 'Plan 6 coupons' }).click()
+    await expect(page.locator('.blocks .tape').first()).toHaveText(/^J1\.2-/)
+  },
+)
 
 test('a procedure is varied in one thing, its steps are moved by key, and the difference stands in words', async ({
   page,

@@ -3,9 +3,22 @@ import { demoServer, expect, openBench, test } from './maker'
 import { logOf } from './log'
 
 /** Views with buttons that write; the joints of the demo stand in different states. */
-const views = ['/', '/joint/h4/ask', '/joint/h5/shortlist', '/joint/h5/plan', '/joint/h2/plan', '/joint/h3/glue', '/joint/h2/break', '/joint/h2/choose', '/joint/h2/print', '/shelf'] // prettier-ignore
+const views = [
+  '/',
+  '/joint/h4/ask',
+  '/joint/h5/shortlist',
+  '/joint/h5/plan',
+  '/joint/h2/plan',
+  '/joint/h3/glue',
+  '/joint/h2/break',
+  '/joint/h2/choose',
+  '/joint/h2/print',
+  '/shelf',
+]
 
-/** Every button of the work surface that can be pressed, by its place and words; of a kind that recurs, the first two. */
+/**
+ * Every button of the work surface that can be pressed, by its place and words; of a kind that recurs, the first two.
+ */
 const buttonsOf = async (page: Page) => {
   const all = await page.evaluate(() =>
     [...document.querySelectorAll<HTMLElement>('#work button, #work .v-btn')]

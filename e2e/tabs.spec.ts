@@ -133,7 +133,10 @@ test('a bench without its first page is not opened as a nameless one; one that i
     page.evaluate(
       (what) =>
         new Promise<void>((resolve) => {
-          const [name, store, key] = what === 'head' ? [`paste-bench-${sessionStorage.getItem('paste-bench-open')}`, 'ledger', 'head'] : ['paste-bench-index', 'index', 'index'] // prettier-ignore
+          const [name, store, key] =
+            what === 'head'
+              ? [`paste-bench-${sessionStorage.getItem('paste-bench-open')}`, 'ledger', 'head']
+              : ['paste-bench-index', 'index', 'index']
           const open = indexedDB.open(name!)
           open.onsuccess = () => {
             const transaction = open.result.transaction(store!, 'readwrite')

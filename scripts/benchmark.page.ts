@@ -64,7 +64,18 @@ async function analysis() {
 }
 
 function benchOf(count: number): Tables {
-  const reading = (i: number): Reading => ({ id: `r${i}`, coupon: `c${i}`, at: i, raw: { way: 'gauge', value: 9 + (i % 7), unit: 'kgf', tareKg: 0 }, outcome: { end: 'broke', places: { tornA: 0, offA: 0, glue: 100, offB: 0, tornB: 0 } }, size: { widthMm: 25, overlapMm: 12 }, early: null, note: '', setAside: null, corrected: [] }) // prettier-ignore
+  const reading = (i: number): Reading => ({
+    id: `r${i}`,
+    coupon: `c${i}`,
+    at: i,
+    raw: { way: 'gauge', value: 9 + (i % 7), unit: 'kgf', tareKg: 0 },
+    outcome: { end: 'broke', places: { tornA: 0, offA: 0, glue: 100, offB: 0, tornB: 0 } },
+    size: { widthMm: 25, overlapMm: 12 },
+    early: null,
+    note: '',
+    setAside: null,
+    corrected: [],
+  })
   const joints = Array.from({ length: 20 }, (_, i) => ({
     id: `j${i}`,
     build: 'b',
@@ -73,9 +84,43 @@ function benchOf(count: number): Tables {
     createdAt: 0,
     brief: openBrief(),
   }))
-  const procedure = (i: number) => ({ id: `p${i}`, joint: `j${i % 20}`, letter: 'ABCDEFGHIJ'[Math.floor(i / 20)]!, name: `Glue ${i}`, family: 'ca-gel', adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: [] }) // prettier-ignore
-  const coupon = (i: number) => ({ id: `c${i}`, round: `r${i % 20}`, arm: 'a1', procedure: `p${i % 200}`, block: 1, label: `B1-A${i + 1}`, glueAt: i, pullAt: i, size: {}, stamps: [], deviations: [] }) // prettier-ignore
-  return { ...noTables(), bench: [emptyBench('x', 'Big', 0)], build: [{ id: 'b', name: 'Big', inServiceBy: null, budget: null, what: '' }], joint: joints, procedure: Array.from({ length: 200 }, (_, i) => procedure(i)), coupon: Array.from({ length: count + 160 }, (_, i) => coupon(i)), reading: Array.from({ length: count }, (_, i) => reading(i)) } // prettier-ignore
+  const procedure = (i: number) => ({
+    id: `p${i}`,
+    joint: `j${i % 20}`,
+    letter: 'ABCDEFGHIJ'[Math.floor(i / 20)]!,
+    name: `Glue ${i}`,
+    family: 'ca-gel',
+    adhesive: null,
+    helpers: [],
+    anyway: false,
+    coats: 1,
+    spreadGm2: null,
+    dilution: null,
+    blend: null,
+    steps: [],
+  })
+  const coupon = (i: number) => ({
+    id: `c${i}`,
+    round: `r${i % 20}`,
+    arm: 'a1',
+    procedure: `p${i % 200}`,
+    block: 1,
+    label: `B1-A${i + 1}`,
+    glueAt: i,
+    pullAt: i,
+    size: {},
+    stamps: [],
+    deviations: [],
+  })
+  return {
+    ...noTables(),
+    bench: [emptyBench('x', 'Big', 0)],
+    build: [{ id: 'b', name: 'Big', inServiceBy: null, budget: null, what: '' }],
+    joint: joints,
+    procedure: Array.from({ length: 200 }, (_, i) => procedure(i)),
+    coupon: Array.from({ length: count + 160 }, (_, i) => coupon(i)),
+    reading: Array.from({ length: count }, (_, i) => reading(i)),
+  }
 }
 
 async function saving() {
@@ -102,10 +147,12 @@ async function saving() {
     await dropDatabase(id)
   }
   say(
-    `saving one reading: at 10,000 readings ${(perSave[1]! / perSave[0]!).toFixed(2)} times the time at 10 (wanted: below 1.5)`,
+    `saving one reading: at 10,000 readings ${(perSave[1]! / perSave[0]!).toFixed(2)} times the time at 10 ` +
+      '(wanted: below 1.5)',
   )
   say(
-    `opening a bench of 20 joints, 200 procedures, 10,000 readings: ${(open / openSmall).toFixed(1)} times an empty one (${open.toFixed(0)} ms here)`,
+    `opening a bench of 20 joints, 200 procedures, 10,000 readings: ${(open / openSmall).toFixed(1)} times an ` +
+      `empty one (${open.toFixed(0)} ms here)`,
   )
 }
 
@@ -123,7 +170,18 @@ function screening() {
     count: 12,
   }
   const [a, b] = [materialClassOf('foam-eva'), materialClassOf('print-pla')]
-  const setting = { brief, a, b, room: null, now: 0, adhesives: [], stock: [], houseRules: [], evidence: [], classOf: (id: string) => id } // prettier-ignore
+  const setting = {
+    brief,
+    a,
+    b,
+    room: null,
+    now: 0,
+    adhesives: [],
+    stock: [],
+    houseRules: [],
+    evidence: [],
+    classOf: (id: string) => id,
+  }
   const each = (run: () => unknown, times = 200) => {
     for (let i = 0; i < 50; i++) run()
     const start = performance.now()
@@ -134,27 +192,77 @@ function screening() {
   const list = each(() => shortlist(setting))
   say(`screening all ${families.length} families for one brief: ${(bare / 5).toFixed(3)} of the 5 ms allowed`)
   say(`the whole shortlist, house rules, evidence and order: ${(list / 5).toFixed(3)} of the 5 ms allowed`)
-  say(`counting what each open word would move, in the worker: ${(each(() => openWordsByEffect(brief, a, b), 5) / bare).toFixed(0)} screenings`) // prettier-ignore
+  say(
+    'counting what each open word would move, in the worker: ' +
+      `${(each(() => openWordsByEffect(brief, a, b), 5) / bare).toFixed(0)} screenings`,
+  )
 }
 
 function planning() {
-  const procedure = (i: number): Procedure => ({ id: `p${i}`, joint: 'j', letter: 'ABCDEF'[i]!, name: `Glue ${i}`, family: ['ca-gel', 'hotmelt-high', 'pu-clear', 'epoxy-slow', 'mma', 'contact-solvent'][i]!, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: usualSteps(familyOf(['ca-gel', 'hotmelt-high', 'pu-clear', 'epoxy-slow', 'mma', 'contact-solvent'][i]!), null, null) }) // prettier-ignore
+  const procedure = (i: number): Procedure => ({
+    id: `p${i}`,
+    joint: 'j',
+    letter: 'ABCDEF'[i]!,
+    name: `Glue ${i}`,
+    family: ['ca-gel', 'hotmelt-high', 'pu-clear', 'epoxy-slow', 'mma', 'contact-solvent'][i]!,
+    adhesive: null,
+    helpers: [],
+    anyway: false,
+    coats: 1,
+    spreadGm2: null,
+    dilution: null,
+    blend: null,
+    steps: usualSteps(
+      familyOf(['ca-gel', 'hotmelt-high', 'pu-clear', 'epoxy-slow', 'mma', 'contact-solvent'][i]!),
+      null,
+      null,
+    ),
+  })
   const procedures = [0, 1, 2, 3, 4, 5].map(procedure)
-  const arm = (id: string, test: Arm['test']): Arm => ({ id, test, exposure: null, size: { widthMm: 25, overlapMm: 12 }, passLimit: 0.1, passSetAt: 0, lateChanges: [] }) // prettier-ignore
+  const arm = (id: string, test: Arm['test']): Arm => ({
+    id,
+    test,
+    exposure: null,
+    size: { widthMm: 25, overlapMm: 12 },
+    passLimit: 0.1,
+    passSetAt: 0,
+    lateChanges: [],
+  })
   const arms = [arm('a1', 'lap-shear'), arm('a2', 'lap-shear'), arm('a3', 't-peel')]
   const of = (one: Procedure) => familyOf(one.family)
   const run = () => {
-    fairness({ arms, procedures, blocks: 5, order: 'shuffled', control: 'p0' }, { brief: openBrief(), a: 'print-pla', b: 'wood', gauge: { limitN: 490, resolutionN: 0.5 }, familyOf: of, packDaysLeft: () => null, now: 0 }) // prettier-ignore
-    needsOf(procedures.map((one) => ({ procedure: one, family: of(one), product: null, left: null })), arms, 5) // prettier-ignore
+    fairness(
+      { arms, procedures, blocks: 5, order: 'shuffled', control: 'p0' },
+      {
+        brief: openBrief(),
+        a: 'print-pla',
+        b: 'wood',
+        gauge: { limitN: 490, resolutionN: 0.5 },
+        familyOf: of,
+        packDaysLeft: () => null,
+        now: 0,
+      },
+    )
+    needsOf(
+      procedures.map((one) => ({ procedure: one, family: of(one), product: null, left: null })),
+      arms,
+      5,
+    )
   }
   run()
   let start = performance.now()
   for (let i = 0; i < 50; i++) run()
-  say(`a plan of 6 × 3 × 5, its fairness and needs: ${((performance.now() - start) / 50 / 100).toFixed(4)} of the 100 ms allowed without progress`) // prettier-ignore
+  say(
+    `a plan of 6 × 3 × 5, its fairness and needs: ${((performance.now() - start) / 50 / 100).toFixed(4)} of ` +
+      'the 100 ms allowed without progress',
+  )
   const lines = cutList(arms, 30).filter(({ side }) => side === 'a')
   start = performance.now()
   const { waste, sheets } = nest(lines, [{ widthMm: 190, heightMm: 260, count: null }], 1.5, true)
-  say(`its cut list nested: ${((performance.now() - start) / 100).toFixed(3)} of the 100 ms; ${sheets.length} sheets, ${Math.round(waste * 100)} % left over`) // prettier-ignore
+  say(
+    `its cut list nested: ${((performance.now() - start) / 100).toFixed(3)} of the 100 ms; ${sheets.length} ` +
+      `sheets, ${Math.round(waste * 100)} % left over`,
+  )
 }
 
 await analysis()

@@ -79,21 +79,27 @@ function cover(setting: Setting, seed: number) {
 const rows = settings.map((setting, i) => {
   const got = cover(setting, 1000 + i)
   console.log(setting.name, got)
-  return `| ${setting.name} | ${got.typical.toFixed(1)} | ${got.ratio.toFixed(1)} | ${got.scatter.toFixed(1)} | ${got.weak.toFixed(1)} |`
+  return (
+    `| ${setting.name} | ${got.typical.toFixed(1)} | ${got.ratio.toFixed(1)} | ${got.scatter.toFixed(1)} | ` +
+    `${got.weak.toFixed(1)} |`
+  )
 })
+const standardError = (100 * Math.sqrt((0.9 * 0.1) / BENCHES)).toFixed(1)
 writeFileSync(
   new URL('../docs/interval-coverage.md', import.meta.url).pathname,
   `# Do the intervals hold the truth?
 
 ${BENCHES} simulated benches a line, seeds fixed: a bench's scatter is drawn from the model's prior, its procedures'
-true strengths about a centre that the model does not know; every coupon is read exactly, by steps of weights, or torn at its part's own
-strength, the same part for all procedures of a bench. Wanted: 87 to 93 of 100 for the 90 % intervals, and 95 for the one-sided lower bound of the weak joint. Made by
+true strengths about a centre that the model does not know; every coupon is read exactly, by steps of weights, or
+torn at its part's own strength, the same part for all procedures of a bench. Wanted: 87 to 93 of 100 for the 90 %
+intervals, and 95 for the one-sided lower bound of the weak joint. Made by
 \`npm run coverage-of-intervals\`, which takes minutes and is no part of \`npm test\`.
 
 | simulated benches | typical strength, % | ratio of two, % | scatter, % | weak joint's lower bound, % |
 | --- | ---: | ---: | ---: | ---: |
 ${rows.join('\n')}
 
-A line of ${BENCHES} benches has a standard error of about ${(100 * Math.sqrt((0.9 * 0.1) / BENCHES)).toFixed(1)} for scatter and ratio, and less for the strengths, of which a bench has several.
+A line of ${BENCHES} benches has a standard error of about ${standardError} for scatter and ratio, and less for the
+strengths, of which a bench has several.
 `,
 )

@@ -12,8 +12,13 @@ const read = (name) => Papa.parse(readFileSync(join(from, name), 'utf8'), { head
 const list = (text) => (text ? text.split(';') : [])
 const number = (text) => (text === '' || text === undefined ? null : Number(text))
 const lists = new Set(['needs', 'attacks', 'hazards', 'sensitiveTo'])
-const numeric =
-  /^(waitMinS|waitMaxS|openS|holdS|handlingS|fullS|gapMaxMm|serviceM..C|expands|spreadGm2|densityGml|packSize|packPrice|potLifeS|shelfUnopenedMonths|shelfOpenedDays|porosity|surfaceEnergyMNm|softensC|tensileMPa|tearNPerMm|modulusMPa|typicalThicknessMm)$/
+const numeric = new Set(
+  (
+    'waitMinS waitMaxS openS holdS handlingS fullS gapMaxMm serviceMinC serviceMaxC expands spreadGm2 densityGml ' +
+    'packSize packPrice potLifeS shelfUnopenedMonths shelfOpenedDays porosity surfaceEnergyMNm softensC tensileMPa tearNPerMm ' +
+    'modulusMPa typicalThicknessMm'
+  ).split(' '),
+)
 const yesNo = new Set(['vapourBarrier', 'transparent', 'flexible', 'yellows', 'sandable', 'paintable', 'carvable'])
 const flexYes = (row, key) => (key === 'flexible' || yesNo.has(key) ? row[key] === 'yes' : row[key])
 const typed = (row) =>
@@ -22,7 +27,7 @@ const typed = (row) =>
       key,
       lists.has(key)
         ? list(row[key])
-        : numeric.test(key)
+        : numeric.has(key)
           ? number(row[key])
           : yesNo.has(key)
             ? flexYes(row, key)
@@ -36,9 +41,9 @@ const write = (name, rows) =>
 
 write('families.json', read('families.csv').map(typed))
 write('materials.json', read('materials.csv').map(typed))
-// One row a material and family; materials of a group without a row of their own take the group's. The file comes with the first
-// load of the demo bench, so it is kept small: failure, basis and test in two letters (“As”: adhesive and judged, small “a”:
-// scaled; “b” butt, “l” lap), and the observed values only where they differ from the bond's.
+// One row a material and family; materials of a group without a row of their own take the group's. The file comes with
+// the first load of the demo bench, so it is kept small: failure, basis and test in two letters (“As”: adhesive and
+// judged, small “a”: scaled; “b” butt, “l” lap), and the observed values only where they differ from the bond's.
 const code = (r) => (r.basis === 'judged' ? r.failure[0].toUpperCase() : r.failure[0]) + r.test[0]
 write(
   'strengths.json',

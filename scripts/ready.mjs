@@ -1,4 +1,5 @@
-// What a fresh machine with only Node.js needs: the packages, and for the checks Debian's Chromium. Plain Node, no packages.
+// What a fresh machine with only Node.js needs: the packages, and for the checks Debian's Chromium. Plain Node, no
+// packages.
 import { spawnSync } from 'node:child_process'
 import { existsSync, statSync } from 'node:fs'
 

@@ -1,4 +1,5 @@
-// npm run screenshots: the main views of the demo bench as PNG in docs/screenshots/. The app's clock is set, so that they change only with the views.
+// npm run screenshots: the main views of the demo bench as PNG in docs/screenshots/. The app's clock is set, so that
+// they change only with the views.
 import { spawn } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
 import { chromium as browserType } from '@playwright/test'

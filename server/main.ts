@@ -11,7 +11,8 @@ function listen(port: number) {
   const server = createServer({ dist, demo }).listen(port, host)
   server.once('listening', () =>
     console.log(
-      `Paste Bench${demo ? ' with the demo bench' : ''}: http://${host === '127.0.0.1' ? 'localhost' : host}:${port}/  (Ctrl C stops it)`,
+      `Paste Bench${demo ? ' with the demo bench' : ''}: ` +
+        `http://${host === '127.0.0.1' ? 'localhost' : host}:${port}/  (Ctrl C stops it)`,
     ),
   )
   server.once('error', (error: NodeJS.ErrnoException) => {

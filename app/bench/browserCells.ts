@@ -2,8 +2,8 @@ import { deleteDB, openDB, type IDBPDatabase } from 'idb'
 import { CellsGone, type Cells } from './cells'
 
 /**
- * A database of the browser, one store, as cells. A transaction is one transaction of the database, which alone keeps tabs
- * apart: it does so with or without Web Locks.
+ * A database of the browser, one store, as cells. A transaction is one transaction of the database, which alone keeps
+ * tabs apart: it does so with or without Web Locks.
  * @param create makes the database when it is not there; without it a missing one is CellsGone, and stays missing
  * @param onGone called once when another tab deletes the database, or the browser closes it
  */
@@ -25,7 +25,8 @@ export function browserCells(name: string, store: string, create: boolean, onGon
           database.createObjectStore(store)
         },
         blocking: (_current, next) => (next === null ? leave() : undefined),
-        // The browser closed it by itself (its data were cleared, its disk failed): the next use opens it anew, or finds it gone.
+        // The browser closed it by itself (its data were cleared, its disk failed): the next use opens it anew, or
+        // finds it gone.
         terminated: () => (opening = null),
       })
     } catch (error) {

@@ -1,6 +1,6 @@
 /**
- * Named cells with transactions: what a bench is kept in. The browser's database is one implementation, a map in memory the
- * other, so that all that decides what is stored (storage.ts) is the same code in the app and in a simulated run.
+ * Named cells with transactions: what a bench is kept in. The browser's database is one implementation, a map in memory
+ * the other, so that all that decides what is stored (storage.ts) is the same code in the app and in a simulated run.
  */
 export interface CellTurn {
   get(key: string): Promise<unknown>
@@ -14,9 +14,10 @@ export interface CellTurn {
 
 export interface Cells {
   /**
-   * All of `work` happens, or nothing of it; writing turns come one after the other, among all tabs. `work` awaits nothing
-   * but its turn's own answers.
-   * @throws what `work` throws; CellsGone when the cells are no longer there; the browser's own error when they cannot be written
+   * All of `work` happens, or nothing of it; writing turns come one after the other, among all tabs. `work` awaits
+   * nothing but its turn's own answers.
+   * @throws what `work` throws; CellsGone when the cells are no longer there; the browser's own error when they cannot
+   * be written
    */
   run<T>(mode: 'read' | 'write', work: (turn: CellTurn) => Promise<T>): Promise<T>
   close(): void

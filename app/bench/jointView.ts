@@ -73,7 +73,11 @@ export function viewJoint(bench: BenchStore, joint: Joint): JointView {
   const draft = last && last !== round ? last : null
   const coupons = round ? bench.of('coupon', round.id).sort((x, y) => x.glueAt - y.glueAt) : []
   const readings = coupons.flatMap((coupon) => bench.of('reading', coupon.id))
-  const decision = bench.of('decision', joint.id).sort((x, y) => x.at - y.at).at(-1) ?? null // prettier-ignore
+  const decision =
+    bench
+      .of('decision', joint.id)
+      .sort((x, y) => x.at - y.at)
+      .at(-1) ?? null
   return {
     joint,
     a: materialOf(bench, joint.brief.a.material),

@@ -171,7 +171,7 @@ describe('the ledger', () => {
     expect((await opened(place)).records.get('stock', 's2')?.left).toBe(0.1)
   })
 
-  it('puts what waited in memory behind what another tab stored; what no longer fits is kept apart and named', async () => {
+  it('puts what waited in memory behind what another tab stored; what no longer fits is named', async () => {
     const place = await fresh()
     let full = false
     const one = await opened(
@@ -250,7 +250,7 @@ describe('a bench that is gone or broken', () => {
     expect((await opened(place)).records.count('stock')).toBe(0)
   })
 
-  it('is not opened as a nameless one without its head, nor with an empty table in place of a missing one', async () => {
+  it('is not opened without its head, nor with an empty table in place of a missing one', async () => {
     const place = await fresh()
     place.cells.delete('table:adhesive:1')
     await expect(opened(place)).rejects.toMatchObject({ code: 'bench-damaged' })

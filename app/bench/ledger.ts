@@ -43,9 +43,9 @@ export const UNDO_DEPTH = 100
 export const FOLD_AFTER = 400
 
 /**
- * Every write is one entry, stored in one transaction and then applied (architecture.md, "Records and the ledger"). Tables
- * are rewritten behind it now and then; on start, entries not yet folded in are replayed. What the ledger does, it does one
- * after the other; tabs are kept apart by the storage's transactions.
+ * Every write is one entry, stored in one transaction and then applied (architecture.md, "Records and the ledger").
+ * Tables are rewritten behind it now and then; on start, entries not yet folded in are replayed. What the ledger does,
+ * it does one after the other; tabs are kept apart by the storage's transactions.
  */
 export class Ledger {
   readonly records = new BenchRecords()
@@ -72,7 +72,10 @@ export class Ledger {
     private readonly onChange: (touched: ReadonlySet<TableName>) => void = () => {},
   ) {}
 
-  /** Reads the tables and replays what is not folded in. @throws CodedError bench-gone, bench-damaged; when storage is blocked */
+  /**
+   * Reads the tables and replays what is not folded in.
+   * @throws CodedError bench-gone, bench-damaged; when storage is blocked
+   */
   async open(): Promise<void> {
     for (;;) {
       const snapshot = await this.storage.read(UNDO_DEPTH, this.tools.newId())
@@ -113,8 +116,9 @@ export class Ledger {
   }
 
   /**
-   * One write: checked, stored, applied, in this order. A failed store keeps the entry in memory, shows the failure and is
-   * tried again with the next write or by retry(). The same press twice, here or in two tabs, is one entry: the first.
+   * One write: checked, stored, applied, in this order. A failed store keeps the entry in memory, shows the failure and
+   * is tried again with the next write or by retry(). The same press twice, here or in two tabs, is one entry: the
+   * first.
    * @returns the entry that stands
    * @throws CodedError wrong-shape, conflict, taken, points-nowhere, still-used: nothing was written
    */
@@ -279,7 +283,9 @@ export class Ledger {
     this.onChange(new Set())
   }
 
-  /** What waits in memory comes behind what other tabs stored meanwhile; what no longer fits there is kept as stranded. */
+  /**
+   * What waits in memory comes behind what other tabs stored meanwhile; what no longer fits there is kept as stranded.
+   */
   private putBehind(news: readonly Placed[]): void {
     if (!news.length) return
     const waiting = this.unsaved

@@ -15,7 +15,9 @@ export interface BenchListing {
   openedAt: number
 }
 
-/** A bench that was taken out on purpose: other tabs that still show it say so, and what is left of it is cleared away. */
+/**
+ * A bench that was taken out on purpose: other tabs that still show it say so, and what is left of it is cleared away.
+ */
 export interface Departed {
   id: string
   name: string
@@ -131,7 +133,8 @@ export async function removeBench(id: string, replacedBy: string | null = null):
 }
 
 /**
- * Benches whose database is here, but in no list: the list was lost, or a removal was cut off (that one is finished now).
+ * Benches whose database is here, but in no list: the list was lost, or a removal was cut off (that one is finished
+ * now).
  * @returns their ids
  */
 export async function unlistedBenches(): Promise<string[]> {

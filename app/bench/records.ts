@@ -10,8 +10,8 @@ import type { Change } from '../../core/records/entry'
 import type { RecordReader } from '../../core/records/integrity'
 
 /**
- * The records of the open bench, by id and by owner (a round's coupons, a coupon's readings). Applying a change costs the
- * same at 10 records and at 10,000.
+ * The records of the open bench, by id and by owner (a round's coupons, a coupon's readings). Applying a change costs
+ * the same at 10 records and at 10,000.
  */
 export class BenchRecords implements RecordReader {
   private readonly byId = new Map<TableName, Map<string, AnyRecord>>(tableNames.map((name) => [name, new Map()]))

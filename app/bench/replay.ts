@@ -12,9 +12,9 @@ export interface Mending {
 }
 
 /**
- * Applies the entries that are not folded in yet. Older versions could leave a hole in the log, where their replay stopped,
- * and could fill it later, which brought old edits back over newer ones: what stands behind a hole comes back as far as it
- * fits, and what an older state expects is kept aside.
+ * Applies the entries that are not folded in yet. Older versions could leave a hole in the log, where their replay
+ * stopped, and could fill it later, which brought old edits back over newer ones: what stands behind a hole comes back
+ * as far as it fits, and what an older state expects is kept aside.
  * @returns the entries that stand, in order, and what had to be mended (null: nothing)
  */
 export function replay(

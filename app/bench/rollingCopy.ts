@@ -1,6 +1,9 @@
 import { now } from './clock'
 
-/** Time without a further save after which the second copy is made, and the longest that it waits while saving goes on, ms. */
+/**
+ * Time without a further save after which the second copy is made, and the longest that it waits while saving goes on,
+ * ms.
+ */
 const QUIET = 1200
 const LONGEST = 5000
 

@@ -1,6 +1,7 @@
 /**
- * A second copy of each bench, in the browser's private file system, which stands apart from its databases: when the browser
- * throws a database away, the bench comes back from here. Two files take turns, so that one of them is always whole.
+ * A second copy of each bench, in the browser's private file system, which stands apart from its databases: when the
+ * browser throws a database away, the bench comes back from here. Two files take turns, so that one of them is always
+ * whole.
  */
 export interface Copy {
   bench: string

@@ -11,10 +11,16 @@ type BenchStore = ReturnType<typeof useBench>
 /** Class of a material id: own materials stand for their class; null for one that is gone. */
 export const classOfMaterial = (bench: BenchStore) => (id: string) => materialOf(bench, id)?.cls.id ?? null
 
-/** Own pulls on the joint's pair of materials; only joints of that pair are read, so that a long history costs nothing. */
+/**
+ * Own pulls on the joint's pair of materials; only joints of that pair are read, so that a long history costs nothing.
+ */
 function pairEvidence(bench: BenchStore, brief: Brief): PairEvidence[] {
   const classOf = classOfMaterial(bench)
-  const pair = (of: Brief) => [of.a.material, of.b.material].map((id) => (id === null ? '' : (classOf(id) ?? ''))).sort().join(' ') // prettier-ignore
+  const pair = (of: Brief) =>
+    [of.a.material, of.b.material]
+      .map((id) => (id === null ? '' : (classOf(id) ?? '')))
+      .sort()
+      .join(' ')
   if (brief.a.material === null || brief.b.material === null) return []
   const wanted = pair(brief)
   const joint = bench.all('joint').filter((one) => pair(one.brief) === wanted)
@@ -30,8 +36,8 @@ function pairEvidence(bench: BenchStore, brief: Brief): PairEvidence[] {
 const DAY = 86_400_000
 
 /**
- * The brief of a joint with all that the shortlist takes into account around it. Follows the records; packs age by days, so
- * that the running clock does not judge anew every second.
+ * The brief of a joint with all that the shortlist takes into account around it. Follows the records; packs age by
+ * days, so that the running clock does not judge anew every second.
  */
 export function useSetting(view: () => JointView): ComputedRef<Setting> {
   const bench = useBench()

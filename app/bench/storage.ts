@@ -40,8 +40,9 @@ async function placed(turn: CellTurn, from: number, to = LAST): Promise<Placed[]
 }
 
 /**
- * Where one bench is kept. Every write checks, in its own transaction, that the bench is still this one (its token), that
- * the entry before it is there, and that its own place is free: what comes back without an error is stored, in order, once.
+ * Where one bench is kept. Every write checks, in its own transaction, that the bench is still this one (its token),
+ * that the entry before it is there, and that its own place is free: what comes back without an error is stored, in
+ * order, once.
  */
 export class BenchStorage {
   constructor(private readonly cells: Cells) {}
@@ -64,7 +65,8 @@ export class BenchStorage {
    * All of the bench at one moment.
    * @param depth how many folded entries come along
    * @param token given to a bench that has none yet (it is from before tokens)
-   * @throws CodedError bench-gone without a head, bench-damaged when a table is missing: never an empty one in its place
+   * @throws CodedError bench-gone without a head, bench-damaged when a table is missing: never an empty one in its
+   * place
    */
   async read(depth: number, token: string): Promise<Snapshot> {
     const snapshot = await this.run('read', async (turn) => {
@@ -105,7 +107,8 @@ export class BenchStorage {
 
   /**
    * Adds entries behind the last one, in one transaction.
-   * @param compose hears what other tabs stored since `after`, and gives what is to be added; when it throws, nothing is
+   * @param compose hears what other tabs stored since `after`, and gives what is to be added; when it throws, nothing
+   * is
    */
   append(after: number, token: string, compose: (news: Placed[]) => readonly Entry[]): Promise<void> {
     return this.run('write', async (turn) => {

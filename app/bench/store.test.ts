@@ -58,7 +58,9 @@ describe('a form and what is changed elsewhere meanwhile', () => {
     await bench.openInMemory('no room', buildDemoBench(0))
     const opened = bench.all('adhesive')[0]!
     const first = bench.id!
-    await bench.write('in memory', [{ table: 'adhesive', id: opened.id, before: opened, after: { ...opened, note: 'kept' } }]) // prettier-ignore
+    await bench.write('in memory', [
+      { table: 'adhesive', id: opened.id, before: opened, after: { ...opened, note: 'kept' } },
+    ])
     expect(bench.unstored).toBe(1)
     const other = buildDemoBench(0)
     await bench.openInMemory(null, { ...other, bench: [{ ...other.bench[0]!, id: 'other' }] })

@@ -181,8 +181,8 @@ export const useBench = defineStore('bench', () => {
   }
 
   /**
-   * An edit of records whose form was opened on `opened`. What was changed elsewhere meanwhile stays; where the same field
-   * was changed to something else, both values are shown and the maker says which stands.
+   * An edit of records whose form was opened on `opened`. What was changed elsewhere meanwhile stays; where the same
+   * field was changed to something else, both values are shown and the maker says which stands.
    * @param also what goes along in the same entry
    * @returns whether the form is done with: written, or left to what stands there
    */

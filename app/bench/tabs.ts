@@ -1,6 +1,6 @@
 /**
- * Tells other tabs of new entries, and hears of theirs. Where the browser has no BroadcastChannel, by a note in its local
- * storage; a tab that comes to the front looks by itself, whatever was missed.
+ * Tells other tabs of new entries, and hears of theirs. Where the browser has no BroadcastChannel, by a note in its
+ * local storage; a tab that comes to the front looks by itself, whatever was missed.
  */
 export function tabChannel(benchId: string, onNews: () => void): { announce: () => void; close: () => void } {
   const name = `paste-bench-${benchId}`

@@ -91,9 +91,15 @@ async function readIn(event: Event) {
     const { tables, migratedFrom, aside } = readBenchFile(await file.text())
     await addBench(tables)
     await refresh()
-    const of = `“${tables.bench[0]!.name}” with ${plural(tables.joint.length, 'joint')} and ${plural(tables.reading.length, 'reading')}`
+    const of =
+      `“${tables.bench[0]!.name}” with ${plural(tables.joint.length, 'joint')} and ` +
+      `${plural(tables.reading.length, 'reading')}`
     const left = aside.length ? ` ${plural(aside.length, 'thing')} in it could not be taken and stayed out:` : ''
-    say(`Read in ${of}${migratedFrom ? `, brought over from version ${migratedFrom}` : ''}.${left}`, false, aside.map(asideWords)) // prettier-ignore
+    say(
+      `Read in ${of}${migratedFrom ? `, brought over from version ${migratedFrom}` : ''}.${left}`,
+      false,
+      aside.map(asideWords),
+    )
   } catch (error) {
     say(sayError(error), true)
   }

@@ -28,11 +28,21 @@ const concerns = computed(() => shelfConcerns(bench.all('stock'), bench.all('adh
 const waiting = computed(() =>
   views.value.flatMap((view) =>
     view.round
-      ? waitingArms(view.round, view.coupons, view.procedures, view.readings).map(({ arm, dueAt }) => ({ key: `${view.joint.id} ${arm.id}`, code: view.joint.code, words: armWords(arm), dueAt, to: { name: 'break', params: { joint: view.joint.id } } })) // prettier-ignore
+      ? waitingArms(view.round, view.coupons, view.procedures, view.readings).map(({ arm, dueAt }) => ({
+          key: `${view.joint.id} ${arm.id}`,
+          code: view.joint.code,
+          words: armWords(arm),
+          dueAt,
+          to: { name: 'break', params: { joint: view.joint.id } },
+        }))
       : [],
   ),
 )
-const due = computed(() => bench.all('houseRule').filter(({ lookAgainOn }) => lookAgainOn !== null && Date.parse(`${lookAgainOn}T00:00`) <= now.value)) // prettier-ignore
+const due = computed(() =>
+  bench
+    .all('houseRule')
+    .filter(({ lookAgainOn }) => lookAgainOn !== null && Date.parse(`${lookAgainOn}T00:00`) <= now.value),
+)
 const days = computed(() =>
   build.value?.inServiceBy
     ? Math.ceil((Date.parse(`${build.value.inServiceBy}T12:00`) - now.value) / 86_400_000)

@@ -6,7 +6,10 @@ import { copies } from '../bench/secondCopy'
 import { momentName, plural } from '../look/figures'
 import { lookInto } from './lookInto'
 
-/** With an empty list: benches that are here all the same, and second copies of those that are not. @returns what to say */
+/**
+ * With an empty list: benches that are here all the same, and second copies of those that are not.
+ * @returns what to say
+ */
 export async function listWhatIsHere(): Promise<string[]> {
   const said: string[] = []
   for (const id of await unlistedBenches()) {

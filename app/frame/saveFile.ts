@@ -13,4 +13,9 @@ export function saveBlob(name: string, blob: Blob): void {
 
 /** "heron-2026-11-24.bench.json" */
 export const benchFileName = (benchName: string, at: number): string =>
-  `${benchName.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'bench'}-${new Date(at).toISOString().slice(0, 10)}.bench.json` // prettier-ignore
+  `${
+    benchName
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'bench'
+  }-${new Date(at).toISOString().slice(0, 10)}.bench.json`

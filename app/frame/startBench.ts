@@ -27,8 +27,8 @@ const isBroken = (error: unknown): error is CodedError =>
 
 /**
  * Opens the bench this tab had open; else the newest that can be opened; else, at the first visit, the demo bench
- * (`npm run demo`) or an empty one. What the browser lost is brought back from second copies, and said. Where the browser
- * keeps nothing, a bench in memory that says so.
+ * (`npm run demo`) or an empty one. What the browser lost is brought back from second copies, and said. Where the
+ * browser keeps nothing, a bench in memory that says so.
  */
 export async function openSomeBench(bench: Store): Promise<void> {
   try {

@@ -33,7 +33,10 @@ const box = computed(() => {
 })
 const label = computed(() => {
   const { a, bond } = plan.value
-  return `Coupon for ${testKinds[props.test].name}, to scale: pieces ${round(a.widthMm)} by ${round(a.lengthMm)} mm, glued over ${round(bond)} mm`
+  return (
+    `Coupon for ${testKinds[props.test].name}, to scale: pieces ${round(a.widthMm)} by ${round(a.lengthMm)} mm, ` +
+    `glued over ${round(bond)} mm`
+  )
 })
 </script>
 

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 
-/** A field that keeps what is being typed while the page around it moves on (clocks do, every second), and gives it away when it is left or Enter is pressed. */
+/**
+ * A field that keeps what is being typed while the page around it moves on (clocks do, every second), and gives it away
+ * when it is left or Enter is pressed.
+ */
 const props = defineProps<{ value: string | number | null | undefined }>()
 type Value = typeof props.value
 const emit = defineEmits<{ set: [text: string, opened: Value] }>()

@@ -9,7 +9,8 @@ describe('presses', () => {
     leave = guardPresses()
     pressed = []
     document.body.innerHTML =
-      '<form><input id="text"><button id="go" type="submit">Go</button></form><p data-fast><button id="plus" type="button">+</button></p><p data-next><button id="next" type="button">Done</button></p>'
+      '<form><input id="text"><button id="go" type="submit">Go</button></form><p data-fast><button id="plus" ' +
+      'type="button">+</button></p><p data-next><button id="next" type="button">Done</button></p>'
     for (const id of ['go', 'plus', 'next'])
       document.getElementById(id)!.addEventListener('click', () => pressed.push(id))
     document
@@ -20,7 +21,9 @@ describe('presses', () => {
   const click = (id: string, detail: number) =>
     document.getElementById(id)!.dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true, detail }))
   const key = (id: string, name: string, repeat: boolean) =>
-    document.getElementById(id)!.dispatchEvent(new KeyboardEvent('keydown', { key: name, repeat, bubbles: true, cancelable: true })) // prettier-ignore
+    document
+      .getElementById(id)!
+      .dispatchEvent(new KeyboardEvent('keydown', { key: name, repeat, bubbles: true, cancelable: true }))
 
   it('count once when doubled, except where they are meant to be fast', () => {
     click('go', 1)

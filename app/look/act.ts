@@ -29,7 +29,9 @@ const isBusy = (element: Element | null | undefined) => element?.getAttribute('a
 /** what was pressed last: the write that it starts makes it busy */
 let pressed: Element | null = null
 
-/** Marks the button that started a piece of work as busy until it is done; a busy button is not heard (guardPresses). */
+/**
+ * Marks the button that started a piece of work as busy until it is done; a busy button is not heard (guardPresses).
+ */
 export async function busyWhile<T>(work: Promise<T>): Promise<T> {
   const button = pressed
   button?.setAttribute('aria-busy', 'true')
@@ -43,7 +45,8 @@ export async function busyWhile<T>(work: Promise<T>): Promise<T> {
 let deafUntil = -Infinity
 
 /**
- * Says that another tab has just moved this one on: a press within a person's reaction time was aimed at what stood there before.
+ * Says that another tab has just moved this one on: a press within a person's reaction time was aimed at what stood
+ * there before.
  * @param reaction ms
  */
 export function movedOn(reaction: number): void {
@@ -54,10 +57,10 @@ export function movedOn(reaction: number): void {
 export const isTooSoon = (): boolean => performance.now() < deafUntil
 
 /**
- * A double press and a held key count once, everywhere: the second click of a double click is dropped, a key that repeats on
- * a button or in a form's field too, and so is any press on a button that is busy. Parts that are meant to be pressed fast
- * (plus and minus, nothing of which is written) bear `data-fast`. Parts that act on whatever comes next bear `data-next`: they
- * are not heard just after another tab went on to the next.
+ * A double press and a held key count once, everywhere: the second click of a double click is dropped, a key that
+ * repeats on a button or in a form's field too, and so is any press on a button that is busy. Parts that are meant to
+ * be pressed fast (plus and minus, nothing of which is written) bear `data-fast`. Parts that act on whatever comes next
+ * bear `data-next`: they are not heard just after another tab went on to the next.
  */
 export function guardPresses(root: Document = document): () => void {
   const elementOf = (event: Event) => (event.target instanceof Element ? event.target : null)

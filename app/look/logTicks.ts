@@ -1,8 +1,8 @@
 import { digitsOf } from '../../core/quantities/figure'
 
 /**
- * Ticks of a logarithmic axis with their whole value in words, 0.5, 1, 2, and never a lone "5": steps of 1, 2, 5 where the axis
- * is long, of every digit where it is short.
+ * Ticks of a logarithmic axis with their whole value in words, 0.5, 1, 2, and never a lone "5": steps of 1, 2, 5 where
+ * the axis is long, of every digit where it is short.
  * @param from and to of the axis, as powers of ten; at most so many decades are ticked that the words fit
  */
 export function logTicks(from: number, to: number): { values: number[]; words: string[] } {

@@ -2,8 +2,8 @@ import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 
 /**
- * Vuetify supplies behaviour (buttons, menus, dialogs, tooltips, messages); how they look is theme.css alone, so its own
- * theme, ripples and shadows are off. Set once, here.
+ * Vuetify supplies behaviour (buttons, menus, dialogs, tooltips, messages); how they look is theme.css alone, so its
+ * own theme, ripples and shadows are off. Set once, here.
  */
 export const vuetify = createVuetify({
   theme: false,

@@ -34,6 +34,9 @@ async function add(grip: Grip) {
     problem.value = sayError(error)
   }
 }
+/** what nine of ten pulls lie between */
+const rangeOf = (pulls: readonly number[]) =>
+  `${figure(quantileType7(pulls, 0.1))} to ${figure(quantileType7(pulls, 0.9))} N, ${pulls.length} pulls`
 </script>
 
 <template>
@@ -50,7 +53,7 @@ async function add(grip: Grip) {
           {{
             hands[grip].length < PULLS_NEEDED
               ? `${plural(hands[grip].length, 'pull')} of ${PULLS_NEEDED}`
-              : `${figure(quantileType7(hands[grip], 0.1))} to ${figure(quantileType7(hands[grip], 0.9))} N, ${hands[grip].length} pulls`
+              : rangeOf(hands[grip])
           }}
         </span>
         <form @submit.prevent="add(grip)">

@@ -11,7 +11,10 @@ import VerdictMark from '../look/VerdictMark.vue'
 import HouseRuleEditor from './HouseRuleEditor.vue'
 import { mechanismWords } from './houseRuleWork'
 
-/** Rules of the house: what holds true here, why, on what evidence, and when to look again. They take part in every shortlist. */
+/**
+ * Rules of the house: what holds true here, why, on what evidence, and when to look again. They take part in every
+ * shortlist.
+ */
 const bench = useBench()
 const now = useNow()
 const rules = computed(() => bench.all('houseRule').sort((x, y) => x.name.localeCompare(y.name)))

@@ -7,9 +7,17 @@ import { newId } from '../bench/ids'
 import { editOf, type useBench } from '../bench/store'
 
 export const mechanismWords: Record<Mechanism, string> = {
-  'evaporate-water': 'water-borne glue', 'evaporate-solvent': 'solvent glue', moisture: 'glue that cures with damp', melt: 'hot melt',
-  'heat-activated': 'iron-on glue', 'two-part': 'two-part glue', light: 'lamp glue', weld: 'welding', pressure: 'tape and dots', unknown: 'glue of unknown family',
-} // prettier-ignore
+  'evaporate-water': 'water-borne glue',
+  'evaporate-solvent': 'solvent glue',
+  moisture: 'glue that cures with damp',
+  melt: 'hot melt',
+  'heat-activated': 'iron-on glue',
+  'two-part': 'two-part glue',
+  light: 'lamp glue',
+  weld: 'welding',
+  pressure: 'tape and dots',
+  unknown: 'glue of unknown family',
+}
 export const mechanismChoices = mechanisms.filter((one) => one !== 'unknown')
 
 /** A rule as it is typed; `glue` names what it is about: any, a mechanism, a family or a product. */
@@ -26,7 +34,13 @@ export interface RuleForm {
 }
 
 export function ruleForm(rule: HouseRule | null): RuleForm {
-  const glue = rule?.adhesive ? `product:${rule.adhesive}` : rule?.family ? `family:${rule.family}` : rule?.mechanism ? `mechanism:${rule.mechanism}` : '' // prettier-ignore
+  const glue = rule?.adhesive
+    ? `product:${rule.adhesive}`
+    : rule?.family
+      ? `family:${rule.family}`
+      : rule?.mechanism
+        ? `mechanism:${rule.mechanism}`
+        : ''
   return {
     name: rule?.name ?? '',
     verdict: rule?.verdict ?? 'block',
@@ -42,16 +56,29 @@ export function ruleForm(rule: HouseRule | null): RuleForm {
 
 /** Writes a house rule. @throws CodedError naming the field */
 export function keepRule(bench: ReturnType<typeof useBench>, form: RuleForm, rule: HouseRule | null): Promise<boolean> {
-  if (!form.name.trim()) throw new CodedError('missing', 'name', { field: 'The rule in your words', purpose: 'finding it in the shortlist' }) // prettier-ignore
-  if (!form.reason.trim()) throw new CodedError('missing', 'reason', { field: 'Its reason', purpose: 'trusting it in a year' }) // prettier-ignore
-  if (!form.glue && !form.material) throw new CodedError('missing', 'about', { field: 'A glue or a material', purpose: 'knowing when the rule acts' }) // prettier-ignore
+  if (!form.name.trim())
+    throw new CodedError('missing', 'name', { field: 'The rule in your words', purpose: 'finding it in the shortlist' })
+  if (!form.reason.trim())
+    throw new CodedError('missing', 'reason', { field: 'Its reason', purpose: 'trusting it in a year' })
+  if (!form.glue && !form.material)
+    throw new CodedError('missing', 'about', { field: 'A glue or a material', purpose: 'knowing when the rule acts' })
   const [kind, id = ''] = form.glue.split(':')
   const family = kind === 'family' && isFamily(id) ? familyOf(id).id : null
   const record: HouseRule = {
-    id: rule?.id ?? newId(), name: form.name.trim(), verdict: form.verdict, family, adhesive: kind === 'product' ? id : null,
-    mechanism: kind === 'mechanism' ? (id as Mechanism) : null, material: form.material || null, where: form.where || null, reason: form.reason.trim(),
-    grade: form.grade, evidence: form.evidence.trim(), since: rule?.since ?? stampNow(), lookAgainOn: form.lookAgain || null,
-  } // prettier-ignore
+    id: rule?.id ?? newId(),
+    name: form.name.trim(),
+    verdict: form.verdict,
+    family,
+    adhesive: kind === 'product' ? id : null,
+    mechanism: kind === 'mechanism' ? (id as Mechanism) : null,
+    material: form.material || null,
+    where: form.where || null,
+    reason: form.reason.trim(),
+    grade: form.grade,
+    evidence: form.evidence.trim(),
+    since: rule?.since ?? stampNow(),
+    lookAgainOn: form.lookAgain || null,
+  }
   return bench.edit(
     `${rule ? 'Change' : 'Set'} the house rule: ${record.name}`,
     rule ? [editOf('houseRule', rule, record)] : [],

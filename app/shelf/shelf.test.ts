@@ -4,7 +4,17 @@ import { keepRule, ruleForm } from './houseRuleWork'
 import { sameGlues } from './sameGlue'
 import { glueForm, keepGlue } from './shelfWork'
 
-const product = (id: string, name: string, aliases: string[] = []): Adhesive => ({ id, name, family: 'contact-solvent', aliases, packSize: 1, packUnit: 'g', packPrice: 1, label: {}, note: '' }) // prettier-ignore
+const product = (id: string, name: string, aliases: string[] = []): Adhesive => ({
+  id,
+  name,
+  family: 'contact-solvent',
+  aliases,
+  packSize: 1,
+  packUnit: 'g',
+  packPrice: 1,
+  label: {},
+  note: '',
+})
 
 /** The one thing these need of the store: the write, kept. */
 function store() {
@@ -18,7 +28,8 @@ function store() {
 
 describe('one product under two names', () => {
   const shelf = [product('tin', 'Tin contact, solvent', ['Cobbler’s tin']), product('milk', 'Milky contact')]
-  const same = (name: string, aliases = '', except: string | null = null) => sameGlues({ name, aliases }, shelf, except).map(({ id }) => id) // prettier-ignore
+  const same = (name: string, aliases = '', except: string | null = null) =>
+    sameGlues({ name, aliases }, shelf, except).map(({ id }) => id)
   it('is found by either name, whatever the case and the signs between', () => {
     expect(same('cobbler’s TIN')).toEqual(['tin'])
     expect(same('The yellow one', 'x, tin contact  solvent')).toEqual(['tin'])
@@ -29,12 +40,28 @@ describe('one product under two names', () => {
 })
 
 describe('a product as it is typed', () => {
-  const typed = { ...glueForm(null, null), name: ' Tin ', family: 'contact-solvent', packSize: '250', packPrice: '9,20', aliases: 'a, b ,a, Tin', heat: '158 °F', limit: '300', volatile: '75', left: '50' } // prettier-ignore
+  const typed = {
+    ...glueForm(null, null),
+    name: ' Tin ',
+    family: 'contact-solvent',
+    packSize: '250',
+    packPrice: '9,20',
+    aliases: 'a, b ,a, Tin',
+    heat: '158 °F',
+    limit: '300',
+    volatile: '75',
+    left: '50',
+  }
   it('is kept in SI with its pack', async () => {
     const { written, bench } = store()
     await keepGlue(bench, typed, null, null)
     const [glue, pack] = written[0]!.changes.map(({ after }) => after!)
-    expect(glue).toMatchObject({ name: 'Tin', aliases: ['a', 'b'], packPrice: 9.2, label: { limitMgM3: 300, volatileShare: 0.75 } }) // prettier-ignore
+    expect(glue).toMatchObject({
+      name: 'Tin',
+      aliases: ['a', 'b'],
+      packPrice: 9.2,
+      label: { limitMgM3: 300, volatileShare: 0.75 },
+    })
     // 158 °F = 70 °C
     expect((glue!['label'] as Adhesive['label']).serviceMaxC).toBeCloseTo(70, 6)
     expect(pack).toMatchObject({ left: 0.5, openedOn: null })
@@ -51,18 +78,36 @@ describe('a product as it is typed', () => {
   })
   it('comes back into its fields as it was', () => {
     const label = { serviceMaxC: 90, gapMaxMm: 0.5, hazards: [] as never[], limitMgM3: 12, volatileShare: 0.1 }
-    expect(glueForm({ ...product('x', 'X'), label }, null)).toMatchObject({ heat: '90 °C', gap: '0.5 mm', hazards: [], limit: '12', volatile: '10' }) // prettier-ignore
+    expect(glueForm({ ...product('x', 'X'), label }, null)).toMatchObject({
+      heat: '90 °C',
+      gap: '0.5 mm',
+      hazards: [],
+      limit: '12',
+      volatile: '10',
+    })
   })
 })
 
 describe('a rule of the house as it is typed', () => {
-  const typed = { ...ruleForm(null), name: 'No melt', reason: 'It let go.', glue: 'mechanism:melt', lookAgain: '2027-05-01' } // prettier-ignore
+  const typed = {
+    ...ruleForm(null),
+    name: 'No melt',
+    reason: 'It let go.',
+    glue: 'mechanism:melt',
+    lookAgain: '2027-05-01',
+  }
   it('knows what it is about: a mechanism, a family, a product', async () => {
     const { written, bench } = store()
     for (const glue of ['mechanism:melt', 'family:ca-gel', 'product:p7'])
       await keepRule(bench, { ...typed, glue }, null)
-    const about = written.map(({ changes }) => changes[0]!.after).map((rule) => [rule!['mechanism'], rule!['family'], rule!['adhesive']]) // prettier-ignore
-    expect(about).toEqual([['melt', null, null], [null, 'ca-gel', null], [null, null, 'p7']]) // prettier-ignore
+    const about = written
+      .map(({ changes }) => changes[0]!.after)
+      .map((rule) => [rule!['mechanism'], rule!['family'], rule!['adhesive']])
+    expect(about).toEqual([
+      ['melt', null, null],
+      [null, 'ca-gel', null],
+      [null, null, 'p7'],
+    ])
     expect(ruleForm(written[2]!.changes[0]!.after as never).glue).toBe('product:p7')
   })
   it.each([

@@ -41,16 +41,30 @@ const asText = (s: number | undefined) =>
 
 export function glueForm(adhesive: Adhesive | null, pack: StockItem | null): GlueForm {
   return {
-    name: adhesive?.name ?? '', family: adhesive?.family ?? 'pva-tacky', packSize: adhesive ? String(adhesive.packSize) : '', packUnit: adhesive?.packUnit ?? 'ml',
-    packPrice: adhesive ? String(adhesive.packPrice) : '', wait: asText(adhesive?.label.waitMinS), hold: asText(adhesive?.label.holdS), handling: asText(adhesive?.label.handlingS),
-    full: asText(adhesive?.label.fullS), heat: adhesive?.label.serviceMaxC === undefined ? '' : `${adhesive.label.serviceMaxC} °C`,
+    name: adhesive?.name ?? '',
+    family: adhesive?.family ?? 'pva-tacky',
+    packSize: adhesive ? String(adhesive.packSize) : '',
+    packUnit: adhesive?.packUnit ?? 'ml',
+    packPrice: adhesive ? String(adhesive.packPrice) : '',
+    wait: asText(adhesive?.label.waitMinS),
+    hold: asText(adhesive?.label.holdS),
+    handling: asText(adhesive?.label.handlingS),
+    full: asText(adhesive?.label.fullS),
+    heat: adhesive?.label.serviceMaxC === undefined ? '' : `${adhesive.label.serviceMaxC} °C`,
     cold: adhesive?.label.serviceMinC === undefined ? '' : `${adhesive.label.serviceMinC} °C`,
-    volatile: adhesive?.label.volatileShare === undefined ? '' : String(+(adhesive.label.volatileShare * 100).toPrecision(4)),
+    volatile:
+      adhesive?.label.volatileShare === undefined ? '' : String(+(adhesive.label.volatileShare * 100).toPrecision(4)),
     limit: adhesive?.label.limitMgM3 === undefined ? '' : String(adhesive.label.limitMgM3),
-    gap: adhesive?.label.gapMaxMm === undefined ? '' : `${adhesive.label.gapMaxMm} mm`, water: adhesive?.label.water ?? '', hazards: adhesive?.label.hazards ?? null,
-    aliases: adhesive?.aliases.join(', ') ?? '', batch: pack?.batch ?? '', bought: pack?.boughtOn ?? '',
-    opened: pack?.openedOn ?? '', expires: pack?.expiresOn ?? '', left: pack ? String(Math.round(pack.left * 100)) : '100',
-  } // prettier-ignore
+    gap: adhesive?.label.gapMaxMm === undefined ? '' : `${adhesive.label.gapMaxMm} mm`,
+    water: adhesive?.label.water ?? '',
+    hazards: adhesive?.label.hazards ?? null,
+    aliases: adhesive?.aliases.join(', ') ?? '',
+    batch: pack?.batch ?? '',
+    bought: pack?.boughtOn ?? '',
+    opened: pack?.openedOn ?? '',
+    expires: pack?.expiresOn ?? '',
+    left: pack ? String(Math.round(pack.left * 100)) : '100',
+  }
 }
 
 const seconds = (text: string, path: string) =>
@@ -116,9 +130,16 @@ export async function keepGlue(
   const size = packSizeFrom(form)
   const left = percent(form.left, 'What is left, in percent,')
   const record: Adhesive = {
-    id: adhesive?.id ?? newId(), name: form.name.trim(), family: familyOf(form.family).id, aliases: namesFrom(form.aliases, form.name), packSize: size, packUnit: form.packUnit,
-    packPrice: parseMoney(form.packPrice, 'price'), label: labelFrom(form), note: adhesive?.note ?? '',
-  } // prettier-ignore
+    id: adhesive?.id ?? newId(),
+    name: form.name.trim(),
+    family: familyOf(form.family).id,
+    aliases: namesFrom(form.aliases, form.name),
+    packSize: size,
+    packUnit: form.packUnit,
+    packPrice: parseMoney(form.packPrice, 'price'),
+    label: labelFrom(form),
+    note: adhesive?.note ?? '',
+  }
   const stock: StockItem = {
     id: pack?.id ?? newId(),
     adhesive: record.id,

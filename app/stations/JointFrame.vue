@@ -20,7 +20,9 @@ watch(
 )
 const station = computed(() => String(route.name))
 // Ask and Shortlist say it themselves, beside what it is about.
-const refusal = computed(() => ['ask', 'shortlist'].includes(station.value) ? null : refusalFor(view.value?.joint.brief.stakes ?? null)) // prettier-ignore
+const refusal = computed(() =>
+  ['ask', 'shortlist'].includes(station.value) ? null : refusalFor(view.value?.joint.brief.stakes ?? null),
+)
 </script>
 
 <template>

@@ -47,13 +47,21 @@ const fieldsOf = (mounted: Mounted): DOMWrapper<HTMLInputElement>[] =>
 
 /** Opens whatever has fields behind a button, so that they are there. */
 async function openForms(mounted: Mounted): Promise<void> {
-  for (const words of ['Change it all the same', 'Put a glue on the shelf', 'Set a house rule', 'Dilute with water', 'Blend by weight', 'Something went differently', 'Copy to a similar joint']) {
+  for (const words of [
+    'Change it all the same',
+    'Put a glue on the shelf',
+    'Set a house rule',
+    'Dilute with water',
+    'Blend by weight',
+    'Something went differently',
+    'Copy to a similar joint',
+  ]) {
     const button = mounted.wrapper.findAll('button').find((one) => one.text().includes(words))
     if (button) await button.trigger('click')
   }
   for (const details of mounted.wrapper.findAll('details')) (details.element as HTMLDetailsElement).open = true
   await flushPromises()
-} // prettier-ignore
+}
 
 const pages: [name: string, path: string][] = [
   ['Ask', '/joint/h4/ask'],
@@ -83,7 +91,7 @@ describe(`${hostileTexts.length} hostile texts in every field`, () => {
       expect(count, `${name}: fields found`).toBeGreaterThan(name === 'Choose' ? -1 : 0)
       for (let at = 0; at < count; at++) {
         // On the start page each text makes a joint and leads to it: a third of them will do there.
-      for (const text of name === 'Start' ? hostileTexts.filter((_, i) => i % 3 === 0) : hostileTexts) {
+        for (const text of name === 'Start' ? hostileTexts.filter((_, i) => i % 3 === 0) : hostileTexts) {
           const field = fieldsOf(mounted)[at]
           if (!field) break
           const why = `${name}, field ${at} (${field.element.placeholder || field.element.id}), “${text.slice(0, 30)}”`

@@ -12,7 +12,28 @@ vi.mock('plotly.js-cartesian-dist-min', async () => (await import('./noWorker'))
 vi.mock('../workers/client', async () => (await import('./noWorker')).workerHere())
 
 const FILES = 500
-const bad: unknown[] = [null, '', 'oops', -1, 0, 1e308, 1e-320, 3.7, true, [], {}, '2026-99-99', 'constructor', '__proto__', -0.5, 1e21, 'NaN', ['x'], { a: 1 }, '\u0000'] // prettier-ignore
+const bad: unknown[] = [
+  null,
+  '',
+  'oops',
+  -1,
+  0,
+  1e308,
+  1e-320,
+  3.7,
+  true,
+  [],
+  {},
+  '2026-99-99',
+  'constructor',
+  '__proto__',
+  -0.5,
+  1e21,
+  'NaN',
+  ['x'],
+  { a: 1 },
+  '\u0000',
+]
 
 type Spot = (string | number)[]
 /** Every place in the file that holds a single value. */

@@ -30,8 +30,12 @@ const unusable: [string, Partial<Reading>, CodedError['code']][] = [
   ['negative force from a logger', { raw: trace(-4), outcome: broke }, 'out-of-range'],
   ['no sizes', { raw: gauge(5), outcome: broke, size: {} }, 'missing'],
   ['no load at all', { raw: { way: 'none' }, outcome: broke }, 'missing'],
-  ['places that make 150 %', { raw: gauge(5), outcome: { end: 'broke', places: { tornA: 0, offA: 50, glue: 100, offB: 0, tornB: 0 } } }, 'not-hundred-percent'],
-] // prettier-ignore
+  [
+    'places that make 150 %',
+    { raw: gauge(5), outcome: { end: 'broke', places: { tornA: 0, offA: 50, glue: 100, offB: 0, tornB: 0 } } },
+    'not-hundred-percent',
+  ],
+]
 
 /** The demo bench with one reading of a half-pulled joint made unusable. */
 function spoilt(patch: Partial<Reading>): { tables: Tables; label: string } {
@@ -60,23 +64,38 @@ describe('a reading that no strength comes of', () => {
     const { wrapper, go, errors, bench } = await mountAt(tables, '/joint/h2/break')
     const line = () => wrapper.findAll('.far li').find((one) => one.text().startsWith(label))!
     expect(line().text()).toMatch(/cannot be used/)
-    for (const path of ['/', '/joint/h2/ask', '/joint/h2/shortlist', '/joint/h2/plan', '/joint/h2/choose', '/joint/h2/card']) {
+    for (const path of [
+      '/',
+      '/joint/h2/ask',
+      '/joint/h2/shortlist',
+      '/joint/h2/plan',
+      '/joint/h2/choose',
+      '/joint/h2/card',
+    ]) {
       await go(path)
       expect(wrapper.text(), path).not.toMatch(/cannot be shown|NaN|Infinity/)
     }
     await go('/joint/h2/break')
-    await line().findAll('button').find((one) => one.text().startsWith('Set aside'))!.trigger('click')
+    await line()
+      .findAll('button')
+      .find((one) => one.text().startsWith('Set aside'))!
+      .trigger('click')
     await vi.waitFor(() => expect(line().text()).toMatch(/set aside/))
     expect(bench.history()[0]!.label).toMatch(/set aside/)
     expect(errors).toEqual([])
     wrapper.unmount()
-  }) // prettier-ignore
+  })
 
   it('a second reading of one coupon is shown, counts not, and can be set aside', async () => {
     const tables = buildDemoBench(NOW)
-    const first = tables.reading.find(({ coupon }) => tables.coupon.find(({ id }) => id === coupon)!.label.startsWith('H2'))! // prettier-ignore
+    const first = tables.reading.find(({ coupon }) =>
+      tables.coupon.find(({ id }) => id === coupon)!.label.startsWith('H2'),
+    )!
     const label = tables.coupon.find(({ id }) => id === first.coupon)!.label
-    const { wrapper } = await mountAt({ ...tables, reading: [...tables.reading, { ...first, id: 'twin', at: first.at + 5 }] }, '/joint/h2/break') // prettier-ignore
+    const { wrapper } = await mountAt(
+      { ...tables, reading: [...tables.reading, { ...first, id: 'twin', at: first.at + 5 }] },
+      '/joint/h2/break',
+    )
     const lines = () => wrapper.findAll('.far li').filter((one) => one.text().startsWith(label))
     expect(lines()).toHaveLength(2)
     expect(lines().filter((one) => one.text().includes('A second reading of the same coupon'))).toHaveLength(1)

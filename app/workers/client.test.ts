@@ -43,7 +43,12 @@ describe('the worker and its client', () => {
     expect(progress.at(-1)).toBe(1)
   })
   it('tells which open words would move most glues, by the classes’ names', async () => {
-    const words = await new WorkerClient(fake().spawn).openWords({ brief: openBrief(), a: 'foam-eva', b: 'card', room: null }) // prettier-ignore
+    const words = await new WorkerClient(fake().spawn).openWords({
+      brief: openBrief(),
+      a: 'foam-eva',
+      b: 'card',
+      room: null,
+    })
     expect(words.map(({ key }) => key)).toContain('loads')
     const unknown = new WorkerClient(fake().spawn).openWords({ brief: openBrief(), a: 'cheese', b: 'card', room: null })
     await expect(unknown).rejects.toMatchObject({ code: 'not-one-of' })

@@ -23,8 +23,8 @@ interface Job {
 
 /**
  * Typed access to the worker: progress, cancel, and a rejection when the worker dies, so that no call hangs for ever.
- * One job runs at a time. A running computation cannot be interrupted from outside, so cancelling it ends its worker and
- * the next job gets a new one.
+ * One job runs at a time. A running computation cannot be interrupted from outside, so cancelling it ends its worker
+ * and the next job gets a new one.
  */
 export class WorkerClient {
   private worker: WorkerLike | null = null

@@ -4,7 +4,9 @@ import { verb } from './verb'
 
 const thickness = z.number().nullish()
 
-/** A coupon whose bond is the weak link and whose load suits the gauge; or why there is none, and what to do instead. */
+/**
+ * A coupon whose bond is the weak link and whose load suits the gauge; or why there is none, and what to do instead.
+ */
 export const coupon = verb({
   input: z.object({
     test: z.enum(couponTests),

@@ -26,42 +26,63 @@ describe('vapour in a room', () => {
     [20, 0.75, 30, 3, 1],
     [120, 0.85, 45, 10, 0.5],
     [5, 1, 12, 0, 2],
-  ])('%d g, %d of it, in %d m³ with %d changes an hour, over %d h', (grams, volatileShare, roomM3, changesPerHour, releaseH) => {
-    const { peakMgM3, evaporatedG } = vapourEstimate({ grams, volatileShare, roomM3, changesPerHour, releaseH })
-    expect(peakMgM3 / stepped(grams, volatileShare, roomM3, changesPerHour, releaseH)).toBeCloseTo(1, 2)
-    expect(evaporatedG).toBeCloseTo(grams * volatileShare, 9)
-  }) // prettier-ignore
+  ])(
+    '%d g, %d of it, in %d m³ with %d changes an hour, over %d h',
+    (grams, volatileShare, roomM3, changesPerHour, releaseH) => {
+      const { peakMgM3, evaporatedG } = vapourEstimate({ grams, volatileShare, roomM3, changesPerHour, releaseH })
+      expect(peakMgM3 / stepped(grams, volatileShare, roomM3, changesPerHour, releaseH)).toBeCloseTo(1, 2)
+      expect(evaporatedG).toBeCloseTo(grams * volatileShare, 9)
+    },
+  )
   it('gives no verdict without the limit of the data sheet, and the share of it with one', () => {
     const question = { grams: 20, volatileShare: 0.75, roomM3: 30, changesPerHour: 0 }
     expect(vapourEstimate(question).ofLimit).toBeNull()
     // 15 g in 30 m³ is 500 mg/m³.
     expect(vapourEstimate({ ...question, limitMgM3: 250 }).ofLimit).toBeCloseTo(2, 9)
   })
-  it('refuses a room without size', () => expect(() => vapourEstimate({ grams: 1, volatileShare: 1, roomM3: 0, changesPerHour: 1 })).toThrow(/not-positive/)) // prettier-ignore
+  it('refuses a room without size', () =>
+    expect(() => vapourEstimate({ grams: 1, volatileShare: 1, roomM3: 0, changesPerHour: 1 })).toThrow(/not-positive/))
 })
 
 describe('care over glue, helper, material and place', () => {
   /** Each combination: where it is said, and where it just is not. */
   const cases: [id: string, said: ReturnType<typeof care>, not: ReturnType<typeof care>][] = [
-    ['solvent-near-heat', care('foam-eva', 'felt', 'contact-solvent', { heatNear: true }), care('foam-eva', 'felt', 'contact-water', { heatNear: true })],
-    ['solvent-near-heat', care('wood', 'felt', 'contact-solvent', {}, { helpers: ['tack-and-cure'], dab: 'hotmelt-low' }), care('wood', 'felt', 'contact-solvent', {}, { helpers: ['tack-and-cure'], dab: 'tape-foam' })],
+    [
+      'solvent-near-heat',
+      care('foam-eva', 'felt', 'contact-solvent', { heatNear: true }),
+      care('foam-eva', 'felt', 'contact-water', { heatNear: true }),
+    ],
+    [
+      'solvent-near-heat',
+      care('wood', 'felt', 'contact-solvent', {}, { helpers: ['tack-and-cure'], dab: 'hotmelt-low' }),
+      care('wood', 'felt', 'contact-solvent', {}, { helpers: ['tack-and-cure'], dab: 'tape-foam' }),
+    ],
     ['instant-on-fibre', care('fabric-cotton', 'wood', 'ca-gel'), care('fabric-cotton', 'wood', 'epoxy-slow')],
     ['activator-burst', care('wood', 'wood', 'ca-gel', {}, { helpers: ['activator'] }), care('wood', 'wood', 'ca-gel')],
-    ['isocyanate-air', care('wood', 'wood', 'pu-foaming', { air: 'window' }), care('wood', 'wood', 'pu-foaming', { air: 'outdoors' })],
+    [
+      'isocyanate-air',
+      care('wood', 'wood', 'pu-foaming', { air: 'window' }),
+      care('wood', 'wood', 'pu-foaming', { air: 'outdoors' }),
+    ],
     ['expanding-foam', care('wood', 'wood', 'foam-can'), care('wood', 'wood', 'pu-clear')],
     ['cleaning-solvent', care('print-pla', 'wood', 'ca-gel'), care('felt', 'wood', 'ca-gel')],
     ['sanding-dust', care('foam-eva', 'felt', 'pva-white'), care('felt', 'felt', 'pva-white')],
     ['no-solvent-wipe', care('foam-xps', 'wood', 'pva-white'), care('foam-eva', 'wood', 'pva-white')],
     ['heated-vinyl', care('vinyl-soft', 'wood', 'hotmelt-high'), care('vinyl-soft', 'wood', 'contact-water')],
     ['lamp-and-eyes', care('glass', 'metal', 'uv-acrylic'), care('glass', 'metal', 'epoxy-slow')],
-    ['people-near', care('wood', 'wood', 'epoxy-slow', { users: ['child'] }), care('wood', 'wood', 'epoxy-slow', { users: [] })],
-  ] // prettier-ignore
+    [
+      'people-near',
+      care('wood', 'wood', 'epoxy-slow', { users: ['child'] }),
+      care('wood', 'wood', 'epoxy-slow', { users: [] }),
+    ],
+  ]
   it.each(cases)('%s is said where two things meet, and only there', (id, said, not) => {
     const lines = (one: typeof said) => one.combined.length + one.cleaning.length
     expect(lines(not)).toBeLessThan(lines(said))
     expect(combinations.some((one) => one.id === id)).toBe(true)
   })
-  it('has a case for every combination', () => expect(combinations.map(({ id }) => id).filter((id) => !cases.some(([one]) => one === id))).toEqual([])) // prettier-ignore
+  it('has a case for every combination', () =>
+    expect(combinations.map(({ id }) => id).filter((id) => !cases.some(([one]) => one === id))).toEqual([]))
   it('says what brings a hazard: the glue, the helper, the material', () => {
     const { hazards } = care('mdf', 'wood', 'ca-thin', { later: ['sand'] }, { helpers: ['activator'] })
     const from = (code: string) => hazards.find(({ id }) => id === code)?.from
@@ -93,5 +114,6 @@ describe('joints without advice', () => {
   it.each(stakes.map((stake) => [stake]))('%s: says why, and that it only records', (stake) => {
     expect(refusalFor([stake])).toMatch(/only recorded/)
   })
-  it('are none where nothing of the kind is said', () => expect([refusalFor(null), refusalFor([])]).toEqual([null, null])) // prettier-ignore
+  it('are none where nothing of the kind is said', () =>
+    expect([refusalFor(null), refusalFor([])]).toEqual([null, null]))
 })

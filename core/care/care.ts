@@ -40,14 +40,21 @@ export function hazardSources(s: Situation): { code: string; from: string }[] {
   const parts = s.faces.flatMap(({ material, traits }) => {
     if (!material) return []
     const codes: string[] = []
-    if (s.later?.includes('sand') && (material.group === 'wood' || material.group === 'print' || material.group === 'foam')) codes.push('dust')
+    if (
+      s.later?.includes('sand') &&
+      (material.group === 'wood' || material.group === 'print' || material.group === 'foam')
+    )
+      codes.push('dust')
     if (material.id === 'print-resin' && traits?.includes('uncured')) codes.push('sensitiser', 'acrylate')
     return codes.map((code) => ({ code, from: material.name }))
-  }) // prettier-ignore
+  })
   return [...glue, ...helped, ...parts]
 }
 
-/** The care a procedure needs before it is started: hazards of glue, helpers and materials, what their meeting adds, what to have ready. */
+/**
+ * The care a procedure needs before it is started: hazards of glue, helpers and materials, what their meeting adds,
+ * what to have ready.
+ */
 export function careFor(s: Situation): Care {
   const sources = hazardSources(s)
   const codes = [...new Set(sources.map(({ code }) => code))]

@@ -20,7 +20,10 @@ export const combinations: Combination[] = [
       const hot = s.heatNear === true || s.later?.some((work) => work === 'hot-wire' || work === 'heat-form')
       const gun = s.helpers.includes('tack-and-cure') && s.dab === 'hotmelt-low'
       if (!has(codes, 'flammable', 'pressure-can') || !(hot || gun)) return null
-      return `Flammable vapour and ${gun && !hot ? 'a hot gun for the dabs' : 'a hot wire, heat gun or flame'} must not meet: glue first, let the film dry and the air clear, then heat in another place. See the label.`
+      return (
+        `Flammable vapour and ${gun && !hot ? 'a hot gun for the dabs' : 'a hot wire, heat gun or flame'} must ` +
+        'not meet: glue first, let the film dry and the air clear, then heat in another place. See the label.'
+      )
     },
   },
   {
@@ -29,21 +32,34 @@ export const combinations: Combination[] = [
       if (!isCyanoacrylate(s.family.id) && s.dab !== 'ca-gel') return null
       const face = someFace(s, (m) => fibrous.includes(m.id))
       return face
-        ? `Instant glue on ${called(face)} may smoke and burn: never soak it. No cotton or wool gloves, wipes or swabs near it.`
+        ? `Instant glue on ${called(face)} may smoke and burn: never soak it. No cotton or wool gloves, wipes or ` +
+            'swabs near it.'
         : 'No cotton or wool gloves, wipes or swabs: soaked with instant glue they may smoke and burn.'
     },
   },
   {
     id: 'activator-burst',
-    says: (s) => (s.helpers.includes('activator') || s.helpers.includes('powder-filler') ? 'Activator or powder sets instant glue in one hot burst with a puff of vapour: small amounts, face away, moving air.' : null),
+    says: (s) =>
+      s.helpers.includes('activator') || s.helpers.includes('powder-filler')
+        ? 'Activator or powder sets instant glue in one hot burst with a puff of vapour: small amounts, face ' +
+          'away, moving air.'
+        : null,
   },
   {
     id: 'isocyanate-air',
-    says: (s, codes) => (has(codes, 'isocyanate') && s.air !== 'outdoors' ? 'Isocyanates: strong moving air, no spraying, no heating; cutting or sanding it fresh frees them. Some places ask for training first.' : null),
+    says: (s, codes) =>
+      has(codes, 'isocyanate') && s.air !== 'outdoors'
+        ? 'Isocyanates: strong moving air, no spraying, no heating; cutting or sanding it fresh frees them. Some ' +
+          'places ask for training first.'
+        : null,
   },
   {
     id: 'expanding-foam',
-    says: (s) => (s.family.expands > 2 ? `It swells to ${s.family.expands} times what is laid: it may burst a closed shell and lift what it should hold. Fill in thin lifts.` : null),
+    says: (s) =>
+      s.family.expands > 2
+        ? `It swells to ${s.family.expands} times what is laid: it may burst a closed shell and lift what it ` +
+          'should hold. Fill in thin lifts.'
+        : null,
   },
   {
     id: 'cleaning-solvent',
@@ -52,13 +68,22 @@ export const combinations: Combination[] = [
       const wiped = s.faces.filter(({ material }) => material?.prep.includes('isopropanol'))
       if (!wiped.length) return null
       const hot = s.heatNear === true ? ' Not while a flame or hot tool is in the room.' : ''
-      return `Cleaning with isopropanol: a damp cloth, not a wet one, lid on, air moving.${hot} Keep it off stressed clear plastic.`
+      return (
+        `Cleaning with isopropanol: a damp cloth, not a wet one, lid on, air moving.${hot} Keep it off stressed ` +
+        'clear plastic.'
+      )
     },
   },
   {
     id: 'sanding-dust',
     cleaning: true,
-    says: (s) => (s.faces.some(({ material, state }) => state === 'sanded' || (material && /\b(sand|scuff|grit)/i.test(material.prep))) ? 'Sanding and scuffing give off dust that may harm: wet or with extraction, a mask of the class in the data sheet, eyes covered.' : null),
+    says: (s) =>
+      s.faces.some(
+        ({ material, state }) => state === 'sanded' || (material && /\b(sand|scuff|grit)/i.test(material.prep)),
+      )
+        ? 'Sanding and scuffing give off dust that may harm: wet or with extraction, a mask of the class in the ' +
+          'data sheet, eyes covered.'
+        : null,
   },
   {
     id: 'no-solvent-wipe',
@@ -71,25 +96,38 @@ export const combinations: Combination[] = [
   {
     id: 'heated-vinyl',
     says: (s) => {
-      const hot = s.family.needs.includes('heat') || s.later?.some((work) => work === 'hot-wire' || work === 'heat-form')
+      const hot =
+        s.family.needs.includes('heat') || s.later?.some((work) => work === 'hot-wire' || work === 'heat-form')
       const face = hot ? someFace(s, (m) => PVC.includes(m.id)) : null
-      return face ? `${called(face).replace(/^./, (c) => c.toUpperCase())} gives off acid fume when it is overheated: low heat, moving air, stop at the first smell.` : null
+      return face
+        ? `${called(face).replace(/^./, (c) => c.toUpperCase())} gives off acid fume when it is overheated: low ` +
+            'heat, moving air, stop at the first smell.'
+        : null
     },
   },
   {
     id: 'lamp-and-eyes',
-    says: (s) => (s.family.mechanism === 'light' ? 'The lamp may harm eyes that see it, also by reflection: rated glasses for everyone in the room, wet glue out of its light until wanted.' : null),
+    says: (s) =>
+      s.family.mechanism === 'light'
+        ? 'The lamp may harm eyes that see it, also by reflection: rated glasses for everyone in the room, wet ' +
+          'glue out of its light until wanted.'
+        : null,
   },
   {
     id: 'people-near',
     says: (s, codes) => {
       if (!s.users?.length || !codes.length) return null
-      const who = [s.users.includes('child') && 'children', s.users.includes('sensitised') && 'anyone who has reacted before'].filter(Boolean)
+      const who = [
+        s.users.includes('child') && 'children',
+        s.users.includes('sensitised') && 'anyone who has reacted before',
+      ].filter(Boolean)
       return `Keep ${who.join(' and ')} away while it is open and until it is fully cured.`
     },
   },
-] // prettier-ignore
+]
 
 /** Cautions of two things meeting: those at the cleaning step, or all others. */
 export const combinedCautions = (s: Situation, codes: readonly string[], at: 'cleaning' | 'gluing'): string[] =>
-  combinations.filter(({ cleaning }) => (cleaning === true) === (at === 'cleaning')).flatMap(({ says }) => says(s, codes) ?? []) // prettier-ignore
+  combinations
+    .filter(({ cleaning }) => (cleaning === true) === (at === 'cleaning'))
+    .flatMap(({ says }) => says(s, codes) ?? [])

@@ -17,8 +17,8 @@ export const bringsHeat = ({ kind, text }: Pick<Step, 'kind' | 'text'>): boolean
   kind === 'warm' || (HEAT.test(text) && !DENIED.test(text))
 
 /**
- * Whether a flammable film is still wet when step `at` begins: glue was put on before it, and has not stood open for its
- * least time since. A glue that is closed wet stays wet until it is cured.
+ * Whether a flammable film is still wet when step `at` begins: glue was put on before it, and has not stood open for
+ * its least time since. A glue that is closed wet stays wet until it is cured.
  */
 export function flammableWet(steps: readonly Step[], at: number, glue: WetGlue): boolean {
   if (!FLAMMABLE.some((code) => glue.hazards.includes(code))) return false
@@ -43,10 +43,13 @@ export function placeToWarm(steps: readonly Step[], glue: WetGlue): number | nul
 }
 
 export const NO_HEAT_ON_WET =
-  'No heat while this film is wet: its vapour may catch fire. Let it stand open until it is dry and the air is clear, then warm it in another place. Follow the label and local fire codes.'
+  'No heat while this film is wet: its vapour may catch fire. Let it stand open until it is dry and the air is ' +
+  'clear, then warm it in another place. Follow the label and local fire codes.'
 
 /** What every step with a heat gun needs, in the usual wording. */
 export const HEAT_CAUTIONS: readonly string[] = [
-  'Hot air and hot parts may burn: keep it moving on low, fingers out of its way, the gun on its stand, a heat-proof surface under it.',
-  'Nothing flammable near: lids on, wet glue, solvents, cans and wipes in another place. Stop at the first smoke or smell.',
+  'Hot air and hot parts may burn: keep it moving on low, fingers out of its way, the gun on its stand, a ' +
+    'heat-proof surface under it.',
+  'Nothing flammable near: lids on, wet glue, solvents, cans and wipes in another place. Stop at the first ' +
+    'smoke or smell.',
 ]

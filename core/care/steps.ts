@@ -9,8 +9,8 @@ export const glueCautions = ({ hazards, combined }: Pick<Care, 'hazards' | 'comb
 ]
 
 /**
- * What is said on a step's card before it can be started. Preparing needs no glue; from applying on, what the glue gives off
- * counts, also while it waits open; heat brings its own.
+ * What is said on a step's card before it can be started. Preparing needs no glue; from applying on, what the glue
+ * gives off counts, also while it waits open; heat brings its own.
  */
 export function stepCautions(procedure: Pick<Procedure, 'steps'>, step: Step, care: Care, glue: WetGlue): string[] {
   const at = procedure.steps.findIndex(({ id }) => id === step.id)

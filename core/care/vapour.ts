@@ -1,7 +1,10 @@
 import { notNegative, positive } from '../quantities/require'
 import type { Brief } from '../records/joint'
 
-/** Air changes an hour taken for each place: usual figures of building ventilation; a real room can be far from them. Outdoors the wind decides. */
+/**
+ * Air changes an hour taken for each place: usual figures of building ventilation; a real room can be far from them.
+ * Outdoors the wind decides.
+ */
 export const airChangesPerHour: Record<NonNullable<Brief['air']>, number | null> = {
   closed: 0.3,
   window: 3,
@@ -34,8 +37,8 @@ export interface VapourEstimate {
 }
 
 /**
- * Vapour in a room after gluing: a single well-mixed box, the mass balance V·dC/dt = G − n·V·C with G constant over the release,
- * so C(t) = G/(n·V)·(1 − e^(−n·t)). Near the work it may be several times more; the nose is no gauge.
+ * Vapour in a room after gluing: a single well-mixed box, the mass balance V·dC/dt = G − n·V·C with G constant over the
+ * release, so C(t) = G/(n·V)·(1 − e^(−n·t)). Near the work it may be several times more; the nose is no gauge.
  * @throws CodedError not-positive, negative
  */
 export function vapourEstimate(question: VapourQuestion): VapourEstimate {
@@ -49,5 +52,9 @@ export function vapourEstimate(question: VapourQuestion): VapourEstimate {
   const hours = n * t < 1e-9 ? t : (1 - Math.exp(-n * t)) / n
   const peakMgM3 = (perHourMg / room) * hours
   const limit = question.limitMgM3 ?? null
-  return { evaporatedG, peakMgM3, ofLimit: limit === null ? null : peakMgM3 / positive(limit, 'limitMgM3', 'The limit', 'the vapour') } // prettier-ignore
+  return {
+    evaporatedG,
+    peakMgM3,
+    ofLimit: limit === null ? null : peakMgM3 / positive(limit, 'limitMgM3', 'The limit', 'the vapour'),
+  }
 }

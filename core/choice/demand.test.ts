@@ -21,7 +21,8 @@ describe('required load by mode', () => {
     expect(asked({ ...danced, loads: ['torsion'] })[0]).toMatchObject({ value: null, open: 'leverMm' })
     expect(asked({ ...danced, loads: ['bend'], leverMm: 120 })[0]!.value).toBeCloseTo(8.825985 * 120, 6)
   })
-  it('takes the share of one joint', () => expect(asked({ ...danced, share: 0.5, loads: ['tension'] })[0]!.value).toBeCloseTo(8.825985 / 2, 6)) // prettier-ignore
+  it('takes the share of one joint', () =>
+    expect(asked({ ...danced, share: 0.5, loads: ['tension'] })[0]!.value).toBeCloseTo(8.825985 / 2, 6))
   it('flexing is an angle or a radius; a radius gives the stretch of the outer face', () => {
     expect(asked({ loads: ['flex'] })[0]).toMatchObject({ value: null, open: 'flexDeg' })
     expect(asked({ loads: ['flex'], flexDeg: 60 })[0]).toMatchObject({ value: 60, unit: '°' })

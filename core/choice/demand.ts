@@ -15,11 +15,18 @@ export interface Demand {
   open: 'weightKg' | 'widthMm' | 'leverMm' | 'flexDeg' | null
 }
 
-const open = (mode: LoadMode, unit: Demand['unit'], word: NonNullable<Demand['open']>, say: string): Demand => ({ mode, value: null, unit, sum: [say], open: word }) // prettier-ignore
+const open = (mode: LoadMode, unit: Demand['unit'], word: NonNullable<Demand['open']>, say: string): Demand => ({
+  mode,
+  value: null,
+  unit,
+  sum: [say],
+  open: word,
+})
 
 /**
- * Required load of one joint by mode (methods.md 9, turned into the joint's mode as in methods.md 1): sideways and straight pulls
- * as a force; peel and prising as force over width; twist and snap as force × lever; flexing as the angle or radius wanted.
+ * Required load of one joint by mode (methods.md 9, turned into the joint's mode as in methods.md 1): sideways and
+ * straight pulls as a force; peel and prising as force over width; twist and snap as force × lever; flexing as the
+ * angle or radius wanted.
  */
 export function demands(brief: Brief): Demand[] {
   const load = requiredLoad(brief)
@@ -33,12 +40,24 @@ function demand(mode: LoadMode, brief: Brief, load: RequiredLoad | null): Demand
   if (mode === 'peel' || mode === 'cleavage') {
     if (brief.widthMm === null) return open(mode, 'N/mm', 'widthMm', 'Say how wide the glued face is.')
     const value = load.n / brief.widthMm
-    return { mode, value, unit: 'N/mm', sum: [`${force} ÷ ${figureOf(brief.widthMm)} mm wide`, `= ${figureOf(value)} N/mm`], open: null } // prettier-ignore
+    return {
+      mode,
+      value,
+      unit: 'N/mm',
+      sum: [`${force} ÷ ${figureOf(brief.widthMm)} mm wide`, `= ${figureOf(value)} N/mm`],
+      open: null,
+    }
   }
   if (mode === 'torsion' || mode === 'bend') {
     if (brief.leverMm === null) return open(mode, 'N·mm', 'leverMm', 'Say how far from the joint the weight sits.')
     const value = load.n * brief.leverMm
-    return { mode, value, unit: 'N·mm', sum: [`${force} × ${figureOf(brief.leverMm)} mm lever`, `= ${figureOf(value)} N·mm`], open: null } // prettier-ignore
+    return {
+      mode,
+      value,
+      unit: 'N·mm',
+      sum: [`${force} × ${figureOf(brief.leverMm)} mm lever`, `= ${figureOf(value)} N·mm`],
+      open: null,
+    }
   }
   const area = jointAreaMm2(brief)
   const spread = area === null ? [] : [`over ${figureOf(area)} mm²: ${figureOf(load.n / area)} MPa`]
@@ -49,9 +68,28 @@ function flexDemand(brief: Brief): Demand {
   if (brief.bendRadiusMm !== null) {
     const thick = Math.max(brief.a.thicknessMm ?? 0, brief.b.thicknessMm ?? 0)
     // Strain of the outer face of a sheet t thick bent to radius R: t/(2R + t) (methods.md 1).
-    const strain = thick > 0 ? [`outer face stretches ${figureOf((100 * thick) / (2 * brief.bendRadiusMm + thick))} % at ${figureOf(thick)} mm`] : [] // prettier-ignore
-    return { mode: 'flex', value: brief.bendRadiusMm, unit: 'mm', sum: [`bent to a radius of ${figureOf(brief.bendRadiusMm)} mm`, ...strain], open: null } // prettier-ignore
+    const strain =
+      thick > 0
+        ? [
+            `outer face stretches ${figureOf((100 * thick) / (2 * brief.bendRadiusMm + thick))} % at ` +
+              `${figureOf(thick)} mm`,
+          ]
+        : []
+    return {
+      mode: 'flex',
+      value: brief.bendRadiusMm,
+      unit: 'mm',
+      sum: [`bent to a radius of ${figureOf(brief.bendRadiusMm)} mm`, ...strain],
+      open: null,
+    }
   }
-  if (brief.flexDeg !== null) return { mode: 'flex', value: brief.flexDeg, unit: '°', sum: [`bent to ${figureOf(brief.flexDeg)}° each time`], open: null } // prettier-ignore
+  if (brief.flexDeg !== null)
+    return {
+      mode: 'flex',
+      value: brief.flexDeg,
+      unit: '°',
+      sum: [`bent to ${figureOf(brief.flexDeg)}° each time`],
+      open: null,
+    }
   return open('flex', '°', 'flexDeg', 'Say how far it bends each time.')
 }

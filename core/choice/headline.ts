@@ -18,7 +18,10 @@ export interface Headline {
   pBest: number
   /** procedures that cannot be told apart from the leader yet */
   tied: string[]
-  /** 'clear': told apart from all others; 'ahead': likely, but not told apart from all; 'open': no better than its nearest rival */
+  /**
+   * 'clear': told apart from all others; 'ahead': likely, but not told apart from all; 'open': no better than its
+   * nearest rival
+   */
   state: 'clear' | 'ahead' | 'open' | 'only'
 }
 
@@ -33,7 +36,10 @@ export function headline(analysis: Analysis): Headline | null {
       ({ of, to, toldApart }) =>
         toldApart && ((of === first.procedure && to === other) || (of === other && to === first.procedure)),
     )
-  const tied = order.slice(1).filter(({ procedure }) => !apart(procedure)).map(({ procedure }) => procedure) // prettier-ignore
+  const tied = order
+    .slice(1)
+    .filter(({ procedure }) => !apart(procedure))
+    .map(({ procedure }) => procedure)
   const state = tied.length === 0 ? 'clear' : first.pBest >= 0.6 ? 'ahead' : 'open'
   return { leader: first.procedure, pBest: first.pBest, tied, state }
 }

@@ -5,7 +5,10 @@ import type { CouponSize } from '../readings/strength'
 import { testKinds, type TestId } from '../readings/tests'
 import { requiredLoad } from './requirement'
 
-/** A rigid glue's long overlap carries at its ends only: what counts is at most this many times the tested overlap (methods.md 9). */
+/**
+ * A rigid glue's long overlap carries at its ends only: what counts is at most this many times the tested overlap
+ * (methods.md 9).
+ */
 export const OVERLAP_CAP = 3
 
 export interface Margin {

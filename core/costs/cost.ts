@@ -80,7 +80,8 @@ export function packGrams(adhesive: CostInput['adhesive']): number {
 
 /**
  * Cost of one joint (methods.md 8): glue used (with waste, both faces where both are coated) × price ÷ usable pack +
- * consumables + hands-on minutes × rate. `spreadGm2` is the weight laid on, so what it swells to later does not count twice.
+ * consumables + hands-on minutes × rate. `spreadGm2` is the weight laid on, so what it swells to later does not count
+ * twice.
  * @throws CodedError naming the field
  */
 export function cost(input: CostInput): CostResult {

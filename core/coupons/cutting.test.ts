@@ -8,10 +8,24 @@ import { couponHalf, stlOfPair, trianglesOf } from './stl'
 
 describe('what is to be cut', () => {
   it('a lap of 25 × 12: two strips of 25 × 52, a tenth more and at least one', () => {
-    expect(piecesOf('lap-shear', { widthMm: 25, overlapMm: 12 })).toEqual([{ side: 'a', widthMm: 25, lengthMm: 52 }, { side: 'b', widthMm: 25, lengthMm: 52 }]) // prettier-ignore
+    expect(piecesOf('lap-shear', { widthMm: 25, overlapMm: 12 })).toEqual([
+      { side: 'a', widthMm: 25, lengthMm: 52 },
+      { side: 'b', widthMm: 25, lengthMm: 52 },
+    ])
     expect([withSpares(4), withSpares(10), withSpares(11), withSpares(30)]).toEqual([5, 11, 13, 33])
-    const list = cutList([{ test: 'lap-shear', size: { widthMm: 25, overlapMm: 12 } }, { test: 't-peel', size: { widthMm: 25 } }], 12) // prettier-ignore
-    expect(list.map(({ side, lengthMm, needed, count }) => [side, lengthMm, needed, count])).toEqual([['a', 150, 12, 14], ['a', 52, 12, 14], ['b', 150, 12, 14], ['b', 52, 12, 14]]) // prettier-ignore
+    const list = cutList(
+      [
+        { test: 'lap-shear', size: { widthMm: 25, overlapMm: 12 } },
+        { test: 't-peel', size: { widthMm: 25 } },
+      ],
+      12,
+    )
+    expect(list.map(({ side, lengthMm, needed, count }) => [side, lengthMm, needed, count])).toEqual([
+      ['a', 150, 12, 14],
+      ['a', 52, 12, 14],
+      ['b', 150, 12, 14],
+      ['b', 52, 12, 14],
+    ])
   })
   it('knows the glued area of each test by its geometry', () => {
     expect(bondedAreaOf('lap-shear', { widthMm: 25, overlapMm: 12 })).toBe(300)
@@ -23,49 +37,98 @@ describe('what is to be cut', () => {
 
 const random = seededRandom(1907)
 const between = (low: number, high: number) => low + Math.floor(random() * (high - low + 1))
-const list = (): Wanted[] => Array.from({ length: between(1, 4) }, () => ({ widthMm: between(12, 40), lengthMm: between(40, 150), count: between(3, 25) })) // prettier-ignore
+const list = (): Wanted[] =>
+  Array.from({ length: between(1, 4) }, () => ({
+    widthMm: between(12, 40),
+    lengthMm: between(40, 150),
+    count: between(3, 25),
+  }))
 const apart = (nesting: Nesting, kerf: number) =>
   nesting.sheets.every(({ pieces, widthMm, heightMm }) =>
-    pieces.every((p, i) =>
-      p.xMm >= 0 && p.yMm >= 0 && p.xMm + p.widthMm <= widthMm + 1e-9 && p.yMm + p.heightMm <= heightMm + 1e-9 &&
-      pieces.slice(i + 1).every((q) => p.xMm + p.widthMm + kerf <= q.xMm + 1e-9 || q.xMm + q.widthMm + kerf <= p.xMm + 1e-9 || p.yMm + p.heightMm + kerf <= q.yMm + 1e-9 || q.yMm + q.heightMm + kerf <= p.yMm + 1e-9),
+    pieces.every(
+      (p, i) =>
+        p.xMm >= 0 &&
+        p.yMm >= 0 &&
+        p.xMm + p.widthMm <= widthMm + 1e-9 &&
+        p.yMm + p.heightMm <= heightMm + 1e-9 &&
+        pieces
+          .slice(i + 1)
+          .every(
+            (q) =>
+              p.xMm + p.widthMm + kerf <= q.xMm + 1e-9 ||
+              q.xMm + q.widthMm + kerf <= p.xMm + 1e-9 ||
+              p.yMm + p.heightMm + kerf <= q.yMm + 1e-9 ||
+              q.yMm + q.heightMm + kerf <= p.yMm + 1e-9,
+          ),
     ),
-  ) // prettier-ignore
+  )
 const counted = (nesting: Nesting) => nesting.sheets.reduce((sum, { pieces }) => sum + pieces.length, 0)
 
 describe('nesting on sheets', () => {
-  it.each(Array.from({ length: 50 }, (_, i) => [i]))('list %i: no more waste than the packer’s own best, kerf, grain and counts kept', (i) => {
-    const wanted = list()
-    const grain = i % 2 === 0
-    const kerf = [0, 1, 2, 3][i % 4]!
-    const [widthMm, heightMm] = [between(180, 420), between(180, 420)]
-    const ours = nest(wanted, [{ widthMm, heightMm, count: null }], kerf, grain)
-    const total = wanted.reduce((sum, { count }) => sum + count, 0)
-    expect(counted(ours) + ours.left).toBe(total)
-    expect(ours.left).toBe(0)
-    expect(apart(ours, kerf)).toBe(true)
-    if (grain) expect(ours.sheets.flatMap(({ pieces }) => pieces).every(({ turned, widthMm: w, heightMm: h }) => !turned && wanted.some((one) => one.widthMm === w && one.lengthMm === h))).toBe(true) // prettier-ignore
-    // The packer by itself, with each of its settings.
-    const sheets = settings.map((option) => {
-      const packer = new MaxRectsPacker(widthMm, heightMm, kerf, { ...option, allowRotation: !grain, border: 0 })
-      packer.addArray(wanted.flatMap((one) => Array.from({ length: one.count }, () => ({ x: 0, y: 0, width: one.widthMm, height: one.lengthMm }))) as never) // prettier-ignore
-      return packer.bins.length
-    })
-    const pieces = wanted.reduce((sum, one) => sum + one.widthMm * one.lengthMm * one.count, 0)
-    const waste = (n: number) => n * widthMm * heightMm - pieces
-    expect(waste(ours.sheets.length)).toBeLessThanOrEqual(1.15 * waste(Math.min(...sheets)) + 1e-6)
-    expect(ours.waste).toBeCloseTo(waste(ours.sheets.length) / (ours.sheets.length * widthMm * heightMm), 9)
-  }) // prettier-ignore
+  it.each(Array.from({ length: 50 }, (_, i) => [i]))(
+    'list %i: no more waste than the packer’s own best, kerf, grain and counts kept',
+    (i) => {
+      const wanted = list()
+      const grain = i % 2 === 0
+      const kerf = [0, 1, 2, 3][i % 4]!
+      const [widthMm, heightMm] = [between(180, 420), between(180, 420)]
+      const ours = nest(wanted, [{ widthMm, heightMm, count: null }], kerf, grain)
+      const total = wanted.reduce((sum, { count }) => sum + count, 0)
+      expect(counted(ours) + ours.left).toBe(total)
+      expect(ours.left).toBe(0)
+      expect(apart(ours, kerf)).toBe(true)
+      if (grain)
+        expect(
+          ours.sheets
+            .flatMap(({ pieces }) => pieces)
+            .every(
+              ({ turned, widthMm: w, heightMm: h }) =>
+                !turned && wanted.some((one) => one.widthMm === w && one.lengthMm === h),
+            ),
+        ).toBe(true)
+      // The packer by itself, with each of its settings.
+      const sheets = settings.map((option) => {
+        const packer = new MaxRectsPacker(widthMm, heightMm, kerf, { ...option, allowRotation: !grain, border: 0 })
+        packer.addArray(
+          wanted.flatMap((one) =>
+            Array.from({ length: one.count }, () => ({ x: 0, y: 0, width: one.widthMm, height: one.lengthMm })),
+          ) as never,
+        )
+        return packer.bins.length
+      })
+      const pieces = wanted.reduce((sum, one) => sum + one.widthMm * one.lengthMm * one.count, 0)
+      const waste = (n: number) => n * widthMm * heightMm - pieces
+      expect(waste(ours.sheets.length)).toBeLessThanOrEqual(1.15 * waste(Math.min(...sheets)) + 1e-6)
+      expect(ours.waste).toBeCloseTo(waste(ours.sheets.length) / (ours.sheets.length * widthMm * heightMm), 9)
+    },
+  )
   it('takes the maker’s offcuts first, and buys only for the rest', () => {
     const wanted = [{ widthMm: 25, lengthMm: 50, count: 12 }]
-    const nested = nest(wanted, [{ widthMm: 110, heightMm: 105, count: 1 }, { widthMm: 300, heightMm: 400, count: null }], 2, true) // prettier-ignore
+    const nested = nest(
+      wanted,
+      [
+        { widthMm: 110, heightMm: 105, count: 1 },
+        { widthMm: 300, heightMm: 400, count: null },
+      ],
+      2,
+      true,
+    )
     // 4 across (25 × 4 + 3 × 2 = 106) and 2 along (50 × 2 + 2 = 102): eight on the offcut
-    expect(nested.sheets.map(({ widthMm, pieces }) => [widthMm, pieces.length])).toEqual([[110, 8], [300, 4]]) // prettier-ignore
+    expect(nested.sheets.map(({ widthMm, pieces }) => [widthMm, pieces.length])).toEqual([
+      [110, 8],
+      [300, 4],
+    ])
   })
   it('says what fits nowhere', () => {
-    expect(nest([{ widthMm: 200, lengthMm: 300, count: 2 }], [{ widthMm: 100, heightMm: 100, count: 3 }], 1, false)).toMatchObject({ left: 2, sheets: [], waste: 0 }) // prettier-ignore
-    expect(nest([{ widthMm: 90, lengthMm: 10, count: 1 }], [{ widthMm: 20, heightMm: 100, count: 1 }], 0, true).left).toBe(1) // prettier-ignore
-    expect(nest([{ widthMm: 90, lengthMm: 10, count: 1 }], [{ widthMm: 20, heightMm: 100, count: 1 }], 0, false).left).toBe(0) // prettier-ignore
+    expect(
+      nest([{ widthMm: 200, lengthMm: 300, count: 2 }], [{ widthMm: 100, heightMm: 100, count: 3 }], 1, false),
+    ).toMatchObject({ left: 2, sheets: [], waste: 0 })
+    expect(
+      nest([{ widthMm: 90, lengthMm: 10, count: 1 }], [{ widthMm: 20, heightMm: 100, count: 1 }], 0, true).left,
+    ).toBe(1)
+    expect(
+      nest([{ widthMm: 90, lengthMm: 10, count: 1 }], [{ widthMm: 20, heightMm: 100, count: 1 }], 0, false).left,
+    ).toBe(0)
     expect(() => nest([], [{ widthMm: 0, heightMm: 5, count: 1 }], 0, true)).toThrow(/not-positive/)
   })
 })
@@ -76,16 +139,28 @@ describe('the printed coupon', () => {
   it('is a closed, correctly wound solid: every edge is run once in each direction', () => {
     const edges = new Map<string, number>()
     for (const [a, b, c] of triangles)
-      for (const [from, to] of [[a, b], [b, c], [c, a]] as const) edges.set(`${from} ${to}`, (edges.get(`${from} ${to}`) ?? 0) + 1) // prettier-ignore
+      for (const [from, to] of [
+        [a, b],
+        [b, c],
+        [c, a],
+      ] as const)
+        edges.set(`${from} ${to}`, (edges.get(`${from} ${to}`) ?? 0) + 1)
     for (const [edge, times] of edges) {
       const [from, to] = edge.split(' ')
       expect(times, edge).toBe(1)
       expect(edges.get(`${to} ${from}`), `${edge} back`).toBe(1)
     }
     // Outwards: the volume by the divergence theorem is positive, and that of its boxes less its hole to within 1 %.
-    const volume = triangles.reduce((sum, [p, q, r]) => sum + (p[0] * (q[1] * r[2] - q[2] * r[1]) - p[1] * (q[0] * r[2] - q[2] * r[0]) + p[2] * (q[0] * r[1] - q[1] * r[0])) / 6, 0) // prettier-ignore
+    const volume = triangles.reduce(
+      (sum, [p, q, r]) =>
+        sum +
+        (p[0] * (q[1] * r[2] - q[2] * r[1]) - p[1] * (q[0] * r[2] - q[2] * r[0]) + p[2] * (q[0] * r[1] - q[1] * r[0])) /
+          6,
+      0,
+    )
     const { neckMm, holeMm } = coupon
-    const solid = 8 * 8 * 4 + neckMm * neckMm * (49 - 4) + (18 - neckMm) * neckMm * 18 - (Math.PI * holeMm ** 2 * neckMm) / 4 // prettier-ignore
+    const solid =
+      8 * 8 * 4 + neckMm * neckMm * (49 - 4) + (18 - neckMm) * neckMm * 18 - (Math.PI * holeMm ** 2 * neckMm) / 4
     expect(volume / solid).toBeCloseTo(1, 1.5)
   })
   it('has the bonded area that is stated, to within 0.05 mm, on a stronger neck', () => {

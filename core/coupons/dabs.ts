@@ -12,8 +12,8 @@ export interface DabLayout {
 const BETWEEN_MM = 80
 
 /**
- * Dabs in the corners, and along long sides between them: together 8 % of the face (rules of the trade, fixture strength from 5 to
- * 10 % of the area). A face too narrow for two rows has one.
+ * Dabs in the corners, and along long sides between them: together 8 % of the face (rules of the trade, fixture
+ * strength from 5 to 10 % of the area). A face too narrow for two rows has one.
  * @param widthMm and lengthMm of the glued face
  */
 export function dabLayout(widthMm: number, lengthMm: number): DabLayout {
@@ -22,7 +22,10 @@ export function dabLayout(widthMm: number, lengthMm: number): DabLayout {
   const lostMm2 = widthMm * lengthMm * DAB_SHARE
   const diameterMm = Math.sqrt((4 * lostMm2) / (Math.PI * along * across))
   const inset = diameterMm / 2 + Math.min(1.5, widthMm / 20)
-  const place = (i: number, n: number, total: number) => (n === 1 ? total / 2 : inset + (i * (total - 2 * inset)) / (n - 1)) // prettier-ignore
-  const dabs = Array.from({ length: along }, (_, i) => Array.from({ length: across }, (_, j) => ({ xMm: place(i, along, lengthMm), yMm: place(j, across, widthMm) }))).flat() // prettier-ignore
+  const place = (i: number, n: number, total: number) =>
+    n === 1 ? total / 2 : inset + (i * (total - 2 * inset)) / (n - 1)
+  const dabs = Array.from({ length: along }, (_, i) =>
+    Array.from({ length: across }, (_, j) => ({ xMm: place(i, along, lengthMm), yMm: place(j, across, widthMm) })),
+  ).flat()
   return { dabs, diameterMm, lostMm2 }
 }

@@ -56,7 +56,10 @@ export function bondedAreaOf(test: TestId, size: CouponSize): number {
 
 /** The pieces of one coupon: its bonded part, and what is held. */
 export function piecesOf(test: TestId, size: CouponSize): Piece[] {
-  const both = (widthMm: number, lengthMm: number): Piece[] => [{ side: 'a', widthMm, lengthMm }, { side: 'b', widthMm, lengthMm }] // prettier-ignore
+  const both = (widthMm: number, lengthMm: number): Piece[] => [
+    { side: 'a', widthMm, lengthMm },
+    { side: 'b', widthMm, lengthMm },
+  ]
   switch (test) {
     case 'lap-shear':
       return both(w(size), (size.overlapMm ?? 12) + GRIP_MM)

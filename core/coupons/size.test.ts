@@ -6,31 +6,59 @@ import { seededRandom, type Random } from '../planning/random'
 import { couponSize, couponTests, type CouponQuestion } from './size'
 
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!
-const question = (patch: Partial<CouponQuestion>): CouponQuestion => ({ test: 'lap-shear', a: 'print-pla', aThicknessMm: 4, b: 'print-pla', bThicknessMm: 4, adhesive: 'ca-gel', gauge: { limitN: 2000, resolutionN: 1 }, widthMm: 25, ...patch }) // prettier-ignore
+const question = (patch: Partial<CouponQuestion>): CouponQuestion => ({
+  test: 'lap-shear',
+  a: 'print-pla',
+  aThicknessMm: 4,
+  b: 'print-pla',
+  bThicknessMm: 4,
+  adhesive: 'ca-gel',
+  gauge: { limitN: 2000, resolutionN: 1 },
+  widthMm: 25,
+  ...patch,
+})
 
-/** The tables read anew, without the code under test: the bond of a pair with its spread, and what each material carries beside it. */
+/**
+ * The tables read anew, without the code under test: the bond of a pair with its spread, and what each material carries
+ * beside it.
+ */
 function fromTables(a: string, b: string, family: string, peel: boolean) {
   const rows = strengths as unknown as [string, string, string, number, number, number, number?, number?][]
   const row = (id: string) => {
     const group = materialClasses.find((m) => m.id === id)!.group
-    return (rows.find(([target, f]) => target === id && f === family) ?? rows.find(([target, f]) => target === `group:${group}` && f === family))! // prettier-ignore
+    return (rows.find(([target, f]) => target === id && f === family) ??
+      rows.find(([target, f]) => target === `group:${group}` && f === family))!
   }
   const [x, y] = [row(a), row(b)]
   const value = (r: typeof x) => (peel ? r[5] : r[4])
   const seen = (r: typeof x) => (peel ? (r[7] ?? r[5]) : (r[6] ?? r[4]))
   const weak = value(x) <= value(y) ? x : y
-  return { low: value(weak) * Math.exp(-1.645 * weak[3]), high: value(weak) * Math.exp(1.645 * weak[3]), capA: seen(x) < value(x) ? seen(x) : Infinity, capB: seen(y) < value(y) ? seen(y) : Infinity } // prettier-ignore
+  return {
+    low: value(weak) * Math.exp(-1.645 * weak[3]),
+    high: value(weak) * Math.exp(1.645 * weak[3]),
+    capA: seen(x) < value(x) ? seen(x) : Infinity,
+    capB: seen(y) < value(y) ? seen(y) : Infinity,
+  }
 }
 
 describe('10,000 random coupons', () => {
   const random = seededRandom(5150)
   const asked = Array.from({ length: 10_000 }, () =>
     question({
-      test: pick(random, couponTests), a: pick(random, materialClasses).id, aThicknessMm: pick(random, [null, 0.2, 1, 3, 6, 12, 25]), b: pick(random, materialClasses).id,
-      bThicknessMm: pick(random, [null, 0.2, 1, 3, 6, 12, 25]), adhesive: pick(random, families).id, widthMm: pick(random, [10, 20, 25, 40]),
-      gauge: pick(random, [{ limitN: 490, resolutionN: 0.5 }, { limitN: 50, resolutionN: 0.05 }, { limitN: 2000, resolutionN: 1 }]),
+      test: pick(random, couponTests),
+      a: pick(random, materialClasses).id,
+      aThicknessMm: pick(random, [null, 0.2, 1, 3, 6, 12, 25]),
+      b: pick(random, materialClasses).id,
+      bThicknessMm: pick(random, [null, 0.2, 1, 3, 6, 12, 25]),
+      adhesive: pick(random, families).id,
+      widthMm: pick(random, [10, 20, 25, 40]),
+      gauge: pick(random, [
+        { limitN: 490, resolutionN: 0.5 },
+        { limitN: 50, resolutionN: 0.05 },
+        { limitN: 2000, resolutionN: 1 },
+      ]),
     }),
-  ) // prettier-ignore
+  )
   const answered = asked.map((one) => ({ one, answer: couponSize(one) }))
   const proposed = answered.filter(({ answer }) => answer.possible)
 
@@ -46,12 +74,15 @@ describe('10,000 random coupons', () => {
         const material = materialClasses.find(({ id }) => id === one[name])!
         const thick = one[`${name}ThicknessMm`] ?? material.typicalThicknessMm
         const strip = material.tensileMPa * thick * width
-        if (one.test === 'lap-shear') expect(bond.high * width * overlap!, JSON.stringify(one)).toBeLessThanOrEqual(0.7 * strip + 1e-9) // prettier-ignore
+        if (one.test === 'lap-shear')
+          expect(bond.high * width * overlap!, JSON.stringify(one)).toBeLessThanOrEqual(0.7 * strip + 1e-9)
         if (one.test === 'peel' && material.flexible) {
           expect(bond.high * width).toBeLessThanOrEqual(0.7 * strip + 1e-9)
-          if (material.tearNPerMm !== null) expect(bond.high * width).toBeLessThanOrEqual(0.7 * material.tearNPerMm * thick + 1e-9) // prettier-ignore
+          if (material.tearNPerMm !== null)
+            expect(bond.high * width).toBeLessThanOrEqual(0.7 * material.tearNPerMm * thick + 1e-9)
         }
-        if (one.test === 'tension') expect(bond.high * overlap! ** 2).toBeLessThanOrEqual(0.7 * material.tensileMPa * width ** 2 + 1e-9) // prettier-ignore
+        if (one.test === 'tension')
+          expect(bond.high * overlap! ** 2).toBeLessThanOrEqual(0.7 * material.tensileMPa * width ** 2 + 1e-9)
       }
     }
   })
@@ -59,7 +90,12 @@ describe('10,000 random coupons', () => {
   it('nor one whose load falls outside the gauge', () => {
     for (const { one, answer } of proposed) {
       const bond = fromTables(one.a, one.b, one.adhesive, one.test === 'peel')
-      const size = one.test === 'peel' ? answer.widthMm! : one.test === 'tension' ? answer.overlapMm! ** 2 : answer.widthMm! * answer.overlapMm! // prettier-ignore
+      const size =
+        one.test === 'peel'
+          ? answer.widthMm!
+          : one.test === 'tension'
+            ? answer.overlapMm! ** 2
+            : answer.widthMm! * answer.overlapMm!
       expect(answer.expectedN![0]).toBeCloseTo(bond.low * size, 6)
       expect(answer.expectedN![1]).toBeCloseTo(bond.high * size, 6)
       expect(answer.expectedN![0]).toBeGreaterThanOrEqual(20 * one.gauge.resolutionN - 1e-9)
@@ -86,22 +122,44 @@ describe('a coupon by hand', () => {
     expect(overlapMm).toBeLessThanOrEqual(allowed)
   })
   it('says that card splits, whatever the overlap', () => {
-    const answer = couponSize(question({ a: 'card', aThicknessMm: 1.5, b: 'card', bThicknessMm: 1.5, adhesive: 'pva-wood' })) // prettier-ignore
+    const answer = couponSize(
+      question({ a: 'card', aThicknessMm: 1.5, b: 'card', bThicknessMm: 1.5, adhesive: 'pva-wood' }),
+    )
     expect(answer).toMatchObject({ possible: false, weakest: 'a' })
     expect(answer.advice.join(' ')).toMatch(/tear first.*proof load/)
   })
   it('takes another width where the wished one does not suit the gauge, and says so', () => {
-    const answer = couponSize(question({ test: 'peel', a: 'leather', aThicknessMm: 2, b: 'leather', bThicknessMm: 2, adhesive: 'rubber-cement', gauge: { limitN: 25, resolutionN: 0.02 } })) // prettier-ignore
+    const answer = couponSize(
+      question({
+        test: 'peel',
+        a: 'leather',
+        aThicknessMm: 2,
+        b: 'leather',
+        bThicknessMm: 2,
+        adhesive: 'rubber-cement',
+        gauge: { limitN: 25, resolutionN: 0.02 },
+      }),
+    )
     expect(answer.possible).toBe(true)
     expect(answer.widthMm).toBeLessThan(25)
     expect(answer.advice[0]).toMatch(/instead of 25 mm/)
   })
   it('names what a gauge cannot read', () => {
-    const strong = couponSize(question({ a: 'metal', b: 'metal', aThicknessMm: 2, bThicknessMm: 2, adhesive: 'mma', gauge: { limitN: 100, resolutionN: 0.5 } })) // prettier-ignore
+    const strong = couponSize(
+      question({
+        a: 'metal',
+        b: 'metal',
+        aThicknessMm: 2,
+        bThicknessMm: 2,
+        adhesive: 'mma',
+        gauge: { limitN: 100, resolutionN: 0.5 },
+      }),
+    )
     expect(strong).toMatchObject({ possible: false, weakest: 'bond' })
     expect(strong.advice[0]).toMatch(/The gauge ends at 100 N/)
   })
-  it('peels nothing between two stiff parts', () => expect(couponSize(question({ test: 'peel' })).advice[0]).toMatch(/cleavage/)) // prettier-ignore
+  it('peels nothing between two stiff parts', () =>
+    expect(couponSize(question({ test: 'peel' })).advice[0]).toMatch(/cleavage/))
   it.each([
     [{ a: 'cheese' }, 'a'],
     [{ adhesive: 'jam' }, 'adhesive'],

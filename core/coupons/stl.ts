@@ -9,7 +9,10 @@ type Solid = ReturnType<typeof primitives.cuboid>
 const HEAD_MM = 18
 const SEGMENTS = 48
 
-/** One half as a solid: z up from the bonded face at z = 0. Printed lying on its side, layers along the pull, solid infill. */
+/**
+ * One half as a solid: z up from the bonded face at z = 0. Printed lying on its side, layers along the pull, solid
+ * infill.
+ */
 export function couponHalf({ bondMm, neckMm, armMm, holeMm }: PrintedCoupon): Solid {
   const box = (size: [number, number, number], z: number) => primitives.cuboid({ size, center: [0, 0, z] })
   const pad = 4
@@ -32,7 +35,10 @@ export function couponHalf({ bondMm, neckMm, armMm, holeMm }: PrintedCoupon): So
 export type Triangle = [Point, Point, Point]
 export type Point = [number, number, number]
 
-/** Triangles of a solid, wound outwards. Corners that differ by rounding are laid together, so that the surface is closed. */
+/**
+ * Triangles of a solid, wound outwards. Corners that differ by rounding are laid together, so that the surface is
+ * closed.
+ */
 export function trianglesOf(solid: Solid): Triangle[] {
   const at = (n: number) => Math.round(n * 1e4) / 1e4 + 0
   return geometries.geom3
@@ -45,7 +51,7 @@ export function trianglesOf(solid: Solid): Triangle[] {
             ([x, y, z]) => [at(x), at(y), at(z)] as Point,
           ) as Triangle,
       ),
-    ) // prettier-ignore
+    )
     .filter(([a, b, c]) => String(a) !== String(b) && String(b) !== String(c) && String(a) !== String(c))
 }
 

@@ -5,21 +5,106 @@ import type { Coupon, Procedure, Round } from '../records/round'
 import { onThisPair, ownEvidence, sayingOf, type EvidenceTables } from './pairEvidence'
 
 const side = (material: string, state: 'sanded' | null = null) => ({ material, thicknessMm: null, state, traits: null })
-const joint = (id: string, a: string, b: string): Joint => ({ id, build: 'bu', code: 'H1', name: id, createdAt: 0, brief: { ...openBrief(), a: side(a, 'sanded'), b: side(b) } }) // prettier-ignore
-const procedure: Procedure = { id: 'pA', joint: 'j', letter: 'A', name: 'x', family: 'ca-gel', adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: [] } // prettier-ignore
-const round: Round = { id: 'r', joint: 'j', number: 1, arms: [{ id: 'a1', test: 'lap-shear', exposure: null, size: { widthMm: 25, overlapMm: 12 }, passLimit: 0.2, passSetAt: 0, lateChanges: [] }], procedures: ['pA'], blocks: 3, seed: 1, order: 'shuffled', control: null, hunch: null, weights: null, plannedAt: 0 } // prettier-ignore
-const coupon = (n: number): Coupon => ({ id: `c${n}`, round: 'r', arm: 'a1', procedure: 'pA', block: n, label: `H1-A${n}`, glueAt: n, pullAt: n, size: {}, stamps: [], deviations: [] }) // prettier-ignore
+const joint = (id: string, a: string, b: string): Joint => ({
+  id,
+  build: 'bu',
+  code: 'H1',
+  name: id,
+  createdAt: 0,
+  brief: { ...openBrief(), a: side(a, 'sanded'), b: side(b) },
+})
+const procedure: Procedure = {
+  id: 'pA',
+  joint: 'j',
+  letter: 'A',
+  name: 'x',
+  family: 'ca-gel',
+  adhesive: null,
+  helpers: [],
+  anyway: false,
+  coats: 1,
+  spreadGm2: null,
+  dilution: null,
+  blend: null,
+  steps: [],
+}
+const round: Round = {
+  id: 'r',
+  joint: 'j',
+  number: 1,
+  arms: [
+    {
+      id: 'a1',
+      test: 'lap-shear',
+      exposure: null,
+      size: { widthMm: 25, overlapMm: 12 },
+      passLimit: 0.2,
+      passSetAt: 0,
+      lateChanges: [],
+    },
+  ],
+  procedures: ['pA'],
+  blocks: 3,
+  seed: 1,
+  order: 'shuffled',
+  control: null,
+  hunch: null,
+  weights: null,
+  plannedAt: 0,
+}
+const coupon = (n: number): Coupon => ({
+  id: `c${n}`,
+  round: 'r',
+  arm: 'a1',
+  procedure: 'pA',
+  block: n,
+  label: `H1-A${n}`,
+  glueAt: n,
+  pullAt: n,
+  size: {},
+  stamps: [],
+  deviations: [],
+})
 const torn = { tornA: 100, offA: 0, glue: 0, offB: 0, tornB: 0 }
 const glue = { tornA: 0, offA: 0, glue: 100, offB: 0, tornB: 0 }
-const reading = (n: number, newton: number, places = glue, more: Partial<Reading> = {}): Reading => ({ id: `x${n}`, coupon: `c${n}`, at: 0, raw: { way: 'gauge', value: newton, unit: 'N', tareKg: 0 }, outcome: { end: 'broke', places }, size: { widthMm: 25, overlapMm: 12 }, early: null, note: '', setAside: null, corrected: [], ...more }) // prettier-ignore
-const tables = (readings: Reading[]): EvidenceTables => ({ joint: [joint('j', 'own-foam', 'card')], procedure: [procedure], round: [round], coupon: [coupon(1), coupon(2), coupon(3)], reading: readings }) // prettier-ignore
+const reading = (n: number, newton: number, places = glue, more: Partial<Reading> = {}): Reading => ({
+  id: `x${n}`,
+  coupon: `c${n}`,
+  at: 0,
+  raw: { way: 'gauge', value: newton, unit: 'N', tareKg: 0 },
+  outcome: { end: 'broke', places },
+  size: { widthMm: 25, overlapMm: 12 },
+  early: null,
+  note: '',
+  setAside: null,
+  corrected: [],
+  ...more,
+})
+const tables = (readings: Reading[]): EvidenceTables => ({
+  joint: [joint('j', 'own-foam', 'card')],
+  procedure: [procedure],
+  round: [round],
+  coupon: [coupon(1), coupon(2), coupon(3)],
+  reading: readings,
+})
 const classOf = (id: string) => (id === 'own-foam' ? 'foam-eva' : id)
 
 describe('own evidence, pair by pair', () => {
   it('sums up the pulls of one glue on one pair, own materials standing for their class', () => {
     // 90, 120 and 150 N on 300 mm²: 0.3, 0.4, 0.5 MPa, geometric middle near 0.39.
     const [one] = ownEvidence(tables([reading(1, 90), reading(2, 120), reading(3, 150)]), classOf)
-    expect(one).toMatchObject({ family: 'ca-gel', pulls: 3, valid: 3, unit: 'MPa', limit: 0.2, from: ['H1-A1', 'H1-A2', 'H1-A3'], sides: [{ material: 'foam-eva', state: 'sanded' }, { material: 'card', state: null }] }) // prettier-ignore
+    expect(one).toMatchObject({
+      family: 'ca-gel',
+      pulls: 3,
+      valid: 3,
+      unit: 'MPa',
+      limit: 0.2,
+      from: ['H1-A1', 'H1-A2', 'H1-A3'],
+      sides: [
+        { material: 'foam-eva', state: 'sanded' },
+        { material: 'card', state: null },
+      ],
+    })
     expect(one!.typical! / Math.cbrt(0.3 * 0.4 * 0.5)).toBeCloseTo(1, 1)
     expect(sayingOf(one!, openBrief())).toEqual({ says: 'holds', limit: 0.2 })
   })
@@ -28,7 +113,10 @@ describe('own evidence, pair by pair', () => {
     expect(one).toMatchObject({ atLeast: true, valid: 3 })
     expect(one!.typical).toBeGreaterThan(0.2)
     const wet = { end: 'wet', places: null } as const
-    const [less] = ownEvidence(tables([reading(1, 90), reading(2, 20, glue, { outcome: wet }), reading(3, 5, glue, { setAside: 'slipped' })]), classOf) // prettier-ignore
+    const [less] = ownEvidence(
+      tables([reading(1, 90), reading(2, 20, glue, { outcome: wet }), reading(3, 5, glue, { setAside: 'slipped' })]),
+      classOf,
+    )
     expect(less).toMatchObject({ pulls: 3, valid: 1 })
     expect(sayingOf(less!, openBrief()).says).toBe('unclear')
   })
@@ -39,7 +127,8 @@ describe('own evidence, pair by pair', () => {
   })
   it('is found for the same pair with its sides the other way round, and knows whether the faces were alike', () => {
     const all = ownEvidence(tables([reading(1, 90)]), classOf)
-    const found = (a: ReturnType<typeof side>, b: ReturnType<typeof side>) => onThisPair(all, { ...openBrief(), a, b }, classOf).map(({ exactly }) => exactly) // prettier-ignore
+    const found = (a: ReturnType<typeof side>, b: ReturnType<typeof side>) =>
+      onThisPair(all, { ...openBrief(), a, b }, classOf).map(({ exactly }) => exactly)
     expect(found(side('card'), side('foam-eva', 'sanded'))).toEqual([true])
     expect(found(side('foam-eva'), side('card'))).toEqual([false])
     expect(found(side('foam-eva'), side('wood'))).toEqual([])

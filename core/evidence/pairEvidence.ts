@@ -53,7 +53,8 @@ const sideOf = (side: Side, classOf: (material: string) => string | null): PairS
  */
 export function ownEvidence(tables: EvidenceTables, classOf: (material: string) => string | null): PairEvidence[] {
   const readingsOf = new Map<string, Reading[]>()
-  for (const reading of tables.reading) readingsOf.set(reading.coupon, [...(readingsOf.get(reading.coupon) ?? []), reading]) // prettier-ignore
+  for (const reading of tables.reading)
+    readingsOf.set(reading.coupon, [...(readingsOf.get(reading.coupon) ?? []), reading])
   const couponsOf = new Map<string, Coupon[]>()
   for (const coupon of tables.coupon) {
     const key = `${coupon.round} ${coupon.procedure}`
@@ -67,17 +68,30 @@ export function ownEvidence(tables: EvidenceTables, classOf: (material: string) 
     const b = joint && sideOf(joint.brief.b, classOf)
     if (!a || !b) return []
     // What was heated, washed or left for years answers other questions than a plain pull.
-    return round.arms.filter((arm) => arm.exposure === null).flatMap((arm) => round.procedures.flatMap((id): PairEvidence[] => {
-      const procedure = procedures.get(id)
-      const coupons = (couponsOf.get(`${round.id} ${id}`) ?? []).filter((coupon) => coupon.arm === arm.id)
-      const pulled = coupons.filter((coupon) => readingsOf.has(coupon.id))
-      if (!procedure || !pulled.length) return []
-      const readings = pulled.flatMap((coupon) => readingsOf.get(coupon.id)!)
-      return [{
-        family: procedure.family, adhesive: procedure.adhesive, sides: [a, b], test: arm.test, pulls: pulled.length, ...summed(readings, arm.test),
-        unit: testKinds[arm.test].unit, limit: arm.passLimit, from: pulled.map((coupon) => coupon.label),
-      }]
-    })) // prettier-ignore
+    return round.arms
+      .filter((arm) => arm.exposure === null)
+      .flatMap((arm) =>
+        round.procedures.flatMap((id): PairEvidence[] => {
+          const procedure = procedures.get(id)
+          const coupons = (couponsOf.get(`${round.id} ${id}`) ?? []).filter((coupon) => coupon.arm === arm.id)
+          const pulled = coupons.filter((coupon) => readingsOf.has(coupon.id))
+          if (!procedure || !pulled.length) return []
+          const readings = pulled.flatMap((coupon) => readingsOf.get(coupon.id)!)
+          return [
+            {
+              family: procedure.family,
+              adhesive: procedure.adhesive,
+              sides: [a, b],
+              test: arm.test,
+              pulls: pulled.length,
+              ...summed(readings, arm.test),
+              unit: testKinds[arm.test].unit,
+              limit: arm.passLimit,
+              from: pulled.map((coupon) => coupon.label),
+            },
+          ]
+        }),
+      )
   })
 }
 
@@ -104,7 +118,8 @@ export function onThisPair(
   const a = sideOf(brief.a, classOf)
   const b = sideOf(brief.b, classOf)
   if (!a || !b) return []
-  const match = ([x, y]: [PairSide, PairSide], state: boolean) => (same(x, a, state) && same(y, b, state)) || (same(x, b, state) && same(y, a, state)) // prettier-ignore
+  const match = ([x, y]: [PairSide, PairSide], state: boolean) =>
+    (same(x, a, state) && same(y, b, state)) || (same(x, b, state) && same(y, a, state))
   return all.filter(({ sides }) => match(sides, false)).map((one) => ({ ...one, exactly: match(one.sides, true) }))
 }
 
@@ -112,7 +127,10 @@ export type Saying = 'holds' | 'fails' | 'unclear'
 /** Fewer pulls than this settle nothing: one lucky piece is no proof. */
 export const ENOUGH_PULLS = 3
 
-/** What own pulls say for a brief: above or below the limit of the joint (else the one they were planned with), enough of them. */
+/**
+ * What own pulls say for a brief: above or below the limit of the joint (else the one they were planned with), enough
+ * of them.
+ */
 export function sayingOf(evidence: PairEvidence, brief: Brief): { says: Saying; limit: number | null } {
   const limit = requiredStrength(brief, evidence.test) ?? evidence.limit
   if (evidence.valid < ENOUGH_PULLS || evidence.typical === null || limit === null) return { says: 'unclear', limit }

@@ -131,30 +131,128 @@ describe('the bench file', () => {
     ])
   })
 
-  it('migrates version 2: new words of the brief are open, a product has no other names, rules of the house have a table', () => {
-    const old = edited((file) => {
-      file.version = 2
-      delete file.tables['houseRule']
-      const brief = file.tables['joint']![0]!['brief'] as Record<string, unknown>
-      for (const word of Object.keys(brief))
-        if (['edgeMm', 'fit', 'curveMm', 'leverMm', 'flexDeg', 'bendRadiusMm', 'sun', 'boxed', 'undo', 'repositionS', 'canClamp', 'reach', 'inShell', 'roomM3', 'heatNear', 'stakes', 'readyH', 'handledBy', 'perEvening'].includes(word)) delete brief[word] // prettier-ignore
-      brief['a'] = { material: 'card', thicknessMm: 1, state: 'clean' }
-      brief['gapMm'] = 0.5
-      file.tables['adhesive'] = [{ id: 'g1', name: 'Tin', family: 'contact-solvent', packSize: 250, packUnit: 'ml', packPrice: 9, label: {}, note: '' }] // prettier-ignore
-      file.tables['procedure'] = [{ id: 'p1', joint: 'j1', letter: 'A', name: 'x', family: 'ca-gel', adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, steps: [] }] // prettier-ignore
-      file.tables['round'] = [{ id: 'r1', joint: 'j1', number: 1, test: 'lap-shear', size: { widthMm: 25, overlapMm: 12 }, procedures: ['p1'], blocks: 1, seed: 4, order: 'shuffled', passLimit: 0.3, passSetAt: 7, plannedAt: 6 }] // prettier-ignore
-      file.tables['coupon'] = [{ id: 'c1', round: 'r1', procedure: 'p1', block: 1, label: 'H1-A1', glueAt: 0, pullAt: 0, size: {}, stamps: [], deviations: [] }] // prettier-ignore
-      file.tables['stock'] = [{ id: 's1', adhesive: 'g1', batch: 'x', openedOn: null, expiresOn: null, left: 1 }]
-    })
-    const { tables: read, migratedFrom } = readBenchFile(old)
-    expect(migratedFrom).toBe(2)
-    expect(read.round[0]).toMatchObject({ arms: [{ id: 'a1', test: 'lap-shear', exposure: null, size: { widthMm: 25, overlapMm: 12 }, passLimit: 0.3, passSetAt: 7, lateChanges: [] }], hunch: null, control: null }) // prettier-ignore
-    expect(read.coupon[0]!.arm).toBe('a1')
-    expect(read.joint[0]!.brief).toEqual({ ...openBrief(), gapMm: 0.5, a: { material: 'card', thicknessMm: 1, state: 'clean', traits: null } }) // prettier-ignore
-    expect(read.adhesive[0]!.aliases).toEqual([])
-    expect(read.stock[0]!.boughtOn).toBeNull()
-    expect(read.houseRule).toEqual([])
-  })
+  it(
+    'migrates version 2: new words of the brief are open, a product has no other names, rules of the house have ' +
+      'a table',
+    () => {
+      const old = edited((file) => {
+        file.version = 2
+        delete file.tables['houseRule']
+        const brief = file.tables['joint']![0]!['brief'] as Record<string, unknown>
+        for (const word of Object.keys(brief))
+          if (
+            [
+              'edgeMm',
+              'fit',
+              'curveMm',
+              'leverMm',
+              'flexDeg',
+              'bendRadiusMm',
+              'sun',
+              'boxed',
+              'undo',
+              'repositionS',
+              'canClamp',
+              'reach',
+              'inShell',
+              'roomM3',
+              'heatNear',
+              'stakes',
+              'readyH',
+              'handledBy',
+              'perEvening',
+            ].includes(word)
+          )
+            delete brief[word]
+        brief['a'] = { material: 'card', thicknessMm: 1, state: 'clean' }
+        brief['gapMm'] = 0.5
+        file.tables['adhesive'] = [
+          {
+            id: 'g1',
+            name: 'Tin',
+            family: 'contact-solvent',
+            packSize: 250,
+            packUnit: 'ml',
+            packPrice: 9,
+            label: {},
+            note: '',
+          },
+        ]
+        file.tables['procedure'] = [
+          {
+            id: 'p1',
+            joint: 'j1',
+            letter: 'A',
+            name: 'x',
+            family: 'ca-gel',
+            adhesive: null,
+            helpers: [],
+            anyway: false,
+            coats: 1,
+            spreadGm2: null,
+            steps: [],
+          },
+        ]
+        file.tables['round'] = [
+          {
+            id: 'r1',
+            joint: 'j1',
+            number: 1,
+            test: 'lap-shear',
+            size: { widthMm: 25, overlapMm: 12 },
+            procedures: ['p1'],
+            blocks: 1,
+            seed: 4,
+            order: 'shuffled',
+            passLimit: 0.3,
+            passSetAt: 7,
+            plannedAt: 6,
+          },
+        ]
+        file.tables['coupon'] = [
+          {
+            id: 'c1',
+            round: 'r1',
+            procedure: 'p1',
+            block: 1,
+            label: 'H1-A1',
+            glueAt: 0,
+            pullAt: 0,
+            size: {},
+            stamps: [],
+            deviations: [],
+          },
+        ]
+        file.tables['stock'] = [{ id: 's1', adhesive: 'g1', batch: 'x', openedOn: null, expiresOn: null, left: 1 }]
+      })
+      const { tables: read, migratedFrom } = readBenchFile(old)
+      expect(migratedFrom).toBe(2)
+      expect(read.round[0]).toMatchObject({
+        arms: [
+          {
+            id: 'a1',
+            test: 'lap-shear',
+            exposure: null,
+            size: { widthMm: 25, overlapMm: 12 },
+            passLimit: 0.3,
+            passSetAt: 7,
+            lateChanges: [],
+          },
+        ],
+        hunch: null,
+        control: null,
+      })
+      expect(read.coupon[0]!.arm).toBe('a1')
+      expect(read.joint[0]!.brief).toEqual({
+        ...openBrief(),
+        gapMm: 0.5,
+        a: { material: 'card', thicknessMm: 1, state: 'clean', traits: null },
+      })
+      expect(read.adhesive[0]!.aliases).toEqual([])
+      expect(read.stock[0]!.boughtOn).toBeNull()
+      expect(read.houseRule).toEqual([])
+    },
+  )
 
   it('has a migration, run in this file, from every older version', () => {
     expect(Object.keys(migrations).map(Number)).toEqual(Array.from({ length: BENCH_FILE_VERSION - 1 }, (_, i) => i + 1))

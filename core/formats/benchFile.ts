@@ -47,8 +47,8 @@ export interface BenchFileRead {
 }
 
 /**
- * Reads a bench file: a newer version is refused, an older one migrated. A file that is damaged as a whole is refused with
- * the place named; single bad rows are set aside with what hangs on them, and named.
+ * Reads a bench file: a newer version is refused, an older one migrated. A file that is damaged as a whole is refused
+ * with the place named; single bad rows are set aside with what hangs on them, and named.
  * @throws CodedError not-a-bench-file, newer-version, damaged
  */
 export function readBenchFile(text: string): BenchFileRead {

@@ -8,8 +8,8 @@ export const asObject = (value: unknown): Loose | null =>
 /**
  * From version n to n + 1, frozen: a migration calls nothing that may change later.
  * 1 → 2: a pack's dates moved from the adhesive to a table of packs, since one product can stand there in two batches.
- * 2 → 3: briefs ask more (all of it open), a product has other names and may be of no known family, a pack knows when it was
- * bought, rules of the house have a table, and a round has arms: its one test became the first.
+ * 2 → 3: briefs ask more (all of it open), a product has other names and may be of no known family, a pack knows when
+ * it was bought, rules of the house have a table, and a round has arms: its one test became the first.
  */
 export const migrations: Record<number, (tables: LooseTables) => LooseTables> = {
   1: (tables) => ({
@@ -31,9 +31,26 @@ export const migrations: Record<number, (tables: LooseTables) => LooseTables> = 
   2: (tables) => {
     const side = (value: unknown) => ({ ...(value as Loose), traits: null })
     const newWords = [
-      'edgeMm', 'fit', 'curveMm', 'leverMm', 'flexDeg', 'bendRadiusMm', 'sun', 'boxed', 'undo', 'repositionS', 'canClamp', 'reach', 'inShell', 'roomM3',
-      'heatNear', 'stakes', 'readyH', 'handledBy', 'perEvening',
-    ] // prettier-ignore
+      'edgeMm',
+      'fit',
+      'curveMm',
+      'leverMm',
+      'flexDeg',
+      'bendRadiusMm',
+      'sun',
+      'boxed',
+      'undo',
+      'repositionS',
+      'canClamp',
+      'reach',
+      'inShell',
+      'roomM3',
+      'heatNear',
+      'stakes',
+      'readyH',
+      'handledBy',
+      'perEvening',
+    ]
     const open = Object.fromEntries(newWords.map((word) => [word, null]))
     return {
       ...tables,

@@ -16,7 +16,9 @@ export interface SetAside {
 
 const classIds = new Set(materialClasses.map(({ id }) => id))
 
-/** Takes each row that fits its schema and hangs on rows that do; the rest is set aside, with the place and the reason. */
+/**
+ * Takes each row that fits its schema and hangs on rows that do; the rest is set aside, with the place and the reason.
+ */
 export function salvage(loose: LooseTables): { tables: Tables; aside: SetAside[] } {
   const aside: SetAside[] = []
   const tables = {} as Record<TableName, { id: string }[]>

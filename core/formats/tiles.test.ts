@@ -4,15 +4,29 @@ import { labelPages, labelSheets, OVERLAP_MM, PAGE, tilesOf } from './tiles'
 describe('a sheet over several pages', () => {
   it('is one page where it fits, and covered without a gap where it does not', () => {
     expect(tilesOf(190, 262)).toHaveLength(1)
-    for (const [width, height] of [[191, 100], [600, 400], [1000, 1500]] as const) {
+    for (const [width, height] of [
+      [191, 100],
+      [600, 400],
+      [1000, 1500],
+    ] as const) {
       const tiles = tilesOf(width, height)
-      for (const x of [0, 1, 100, width / 2, width - 1, width]) for (const y of [0, height / 3, height])
-        expect(tiles.some((t) => x >= t.xMm && x <= t.xMm + t.widthMm && y >= t.yMm && y <= t.yMm + t.heightMm), `${x} ${y}`).toBe(true)
-      for (const t of tiles) expect([t.widthMm <= PAGE.widthMm, t.heightMm <= PAGE.heightMm, t.widthMm > 0, t.heightMm > 0]).toEqual([true, true, true, true])
+      for (const x of [0, 1, 100, width / 2, width - 1, width])
+        for (const y of [0, height / 3, height])
+          expect(
+            tiles.some((t) => x >= t.xMm && x <= t.xMm + t.widthMm && y >= t.yMm && y <= t.yMm + t.heightMm),
+            `${x} ${y}`,
+          ).toBe(true)
+      for (const t of tiles)
+        expect([t.widthMm <= PAGE.widthMm, t.heightMm <= PAGE.heightMm, t.widthMm > 0, t.heightMm > 0]).toEqual([
+          true,
+          true,
+          true,
+          true,
+        ])
       const [first, second] = tiles
       expect(second!.xMm).toBe(first!.xMm + PAGE.widthMm - OVERLAP_MM)
     }
-  }) // prettier-ignore
+  })
 })
 
 describe('labels on a page', () => {

@@ -50,10 +50,43 @@ export interface LabelSheet {
 
 /** Common sizes by what they are, on A4; each can be changed. */
 export const labelSheets: LabelSheet[] = [
-  { id: 'strips', name: 'strips to cut, 95 × 18 mm', columns: 2, rows: 14, widthMm: 95, heightMm: 18, leftMm: 10, topMm: 18, gapXMm: 0, gapYMm: 0 },
-  { id: '21', name: '21 on a page, 63.5 × 38.1 mm', columns: 3, rows: 7, widthMm: 63.5, heightMm: 38.1, leftMm: 7.2, topMm: 15.1, gapXMm: 2.5, gapYMm: 0 },
-  { id: '65', name: '65 on a page, 38.1 × 21.2 mm', columns: 5, rows: 13, widthMm: 38.1, heightMm: 21.2, leftMm: 4.7, topMm: 10.7, gapXMm: 2.5, gapYMm: 0 },
-] // prettier-ignore
+  {
+    id: 'strips',
+    name: 'strips to cut, 95 × 18 mm',
+    columns: 2,
+    rows: 14,
+    widthMm: 95,
+    heightMm: 18,
+    leftMm: 10,
+    topMm: 18,
+    gapXMm: 0,
+    gapYMm: 0,
+  },
+  {
+    id: '21',
+    name: '21 on a page, 63.5 × 38.1 mm',
+    columns: 3,
+    rows: 7,
+    widthMm: 63.5,
+    heightMm: 38.1,
+    leftMm: 7.2,
+    topMm: 15.1,
+    gapXMm: 2.5,
+    gapYMm: 0,
+  },
+  {
+    id: '65',
+    name: '65 on a page, 38.1 × 21.2 mm',
+    columns: 5,
+    rows: 13,
+    widthMm: 38.1,
+    heightMm: 21.2,
+    leftMm: 4.7,
+    topMm: 10.7,
+    gapXMm: 2.5,
+    gapYMm: 0,
+  },
+]
 
 /** How many labels a page of a sheet holds. */
 export const labelPlaces = ({ columns, rows }: LabelSheet): number => Math.max(1, columns * rows)

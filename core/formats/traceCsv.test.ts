@@ -50,7 +50,11 @@ describe('a force trace from a file', () => {
   it('keeps the mean of a noisy peel when it is thinned', () => {
     const random = seededRandom(9)
     // Stick and slip: long low stretches with sharp rises, 40 % up and down.
-    const noisy = Array.from({ length: 20_000 }, (_, i) => ({ s: i / 100, n: 10 + 4 * Math.abs(Math.sin(i / 37)) ** 6 + 4 * (random() - 0.5), mm: i / 200 })) // prettier-ignore
+    const noisy = Array.from({ length: 20_000 }, (_, i) => ({
+      s: i / 100,
+      n: 10 + 4 * Math.abs(Math.sin(i / 37)) ** 6 + 4 * (random() - 0.5),
+      mm: i / 200,
+    }))
     const whole = steadyPeelN(noisy).meanN
     expect(steadyPeelN(thinned(noisy, 1500, 'means')).meanN / whole).toBeCloseTo(1, 3)
   })

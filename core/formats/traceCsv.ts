@@ -28,10 +28,10 @@ const heading = (cell: string) => {
 }
 
 /**
- * A force trace from the rows of a CSV file: a heading row names time, load and (where there is one) travel, each with its
- * unit in brackets; s, N and mm where none is given. Without time the row number stands in.
- * @throws CodedError wrong-shape when no heading names a load, or none is above zero; unknown-unit, wrong-kind-of-unit for
- * a heading's unit; trace-too-short with fewer than 4 good rows
+ * A force trace from the rows of a CSV file: a heading row names time, load and (where there is one) travel, each with
+ * its unit in brackets; s, N and mm where none is given. Without time the row number stands in.
+ * @throws CodedError wrong-shape when no heading names a load, or none is above zero; unknown-unit, wrong-kind-of-unit
+ * for a heading's unit; trace-too-short with fewer than 4 good rows
  */
 export function traceFromRows(rows: readonly (readonly string[])[]): TraceFile {
   const at = rows.findIndex((row) => row.some((cell) => names.load.test(heading(cell).name)))
@@ -82,8 +82,8 @@ function inside(cell: string | undefined, unit: string, dimension: 'time' | 'for
 }
 
 /**
- * A trace of at most `most` points, in order. For a peak each stretch keeps its lowest and its highest point, so that peak and
- * shape stay what they were; for the mean of a peel each stretch becomes its own mean, so that the mean does.
+ * A trace of at most `most` points, in order. For a peak each stretch keeps its lowest and its highest point, so that
+ * peak and shape stay what they were; for the mean of a peel each stretch becomes its own mean, so that the mean does.
  */
 export function thinned(points: readonly TracePoint[], most: number, keeps: 'extremes' | 'means'): TracePoint[] {
   if (points.length <= most) return [...points]
@@ -104,5 +104,9 @@ function extremesOf(stretch: readonly TracePoint[]): TracePoint[] {
 function meanPoint(stretch: readonly TracePoint[]): TracePoint {
   const mean = (of: (point: TracePoint) => number) =>
     stretch.reduce((sum, point) => sum + of(point), 0) / stretch.length
-  return { s: mean(({ s }) => s), n: mean(({ n }) => n), mm: stretch.some(({ mm }) => mm === null) ? null : mean(({ mm }) => mm!) } // prettier-ignore
+  return {
+    s: mean(({ s }) => s),
+    n: mean(({ n }) => n),
+    mm: stretch.some(({ mm }) => mm === null) ? null : mean(({ mm }) => mm!),
+  }
 }

@@ -2,7 +2,10 @@ import rows from './hazards.json'
 
 export { hazardCodes } from './hazardCodes'
 
-/** What a hazard code means, in the usual wording of workshop safety. It never replaces the label and the safety data sheet. */
+/**
+ * What a hazard code means, in the usual wording of workshop safety. It never replaces the label and the safety data
+ * sheet.
+ */
 export interface Hazard {
   id: string
   who: string
@@ -15,7 +18,10 @@ export interface Hazard {
 export const hazards = rows as readonly Hazard[]
 const byId = new Map(hazards.map((hazard) => [hazard.id, hazard]))
 
-/** The hazards of codes that are known, in the order given; an unknown code is left out (a missing code never means harmless). */
+/**
+ * The hazards of codes that are known, in the order given; an unknown code is left out (a missing code never means
+ * harmless).
+ */
 export const hazardsOf = (codes: readonly string[]): Hazard[] => codes.flatMap((code) => byId.get(code) ?? [])
 
 /** Always when coupons are pulled. */

@@ -26,9 +26,26 @@ describe('the knowledge tables', () => {
         expect(row!.cv).toBeGreaterThan(0)
       }
     // Three rows as they stand in the tables.
-    expect(typicalStrength('foam-eva', 'pva-white')).toMatchObject({ test: 'butt', bondMPa: 0.15, peelNPerMm: 0.3, cv: 0.3, failure: 'adhesive', observedMPa: 0.15, basis: 'judged' }) // prettier-ignore
-    expect(typicalStrength('foam-xps', 'epoxy-slow')).toMatchObject({ bondMPa: 0.9, observedMPa: 0.3, failure: 'substrate' }) // prettier-ignore
-    expect(typicalStrength('mdf', 'contact-water')).toMatchObject({ test: 'lap', bondMPa: 1.3, observedMPa: 1.3, observedPeelNPerMm: 1.5 }) // prettier-ignore
+    expect(typicalStrength('foam-eva', 'pva-white')).toMatchObject({
+      test: 'butt',
+      bondMPa: 0.15,
+      peelNPerMm: 0.3,
+      cv: 0.3,
+      failure: 'adhesive',
+      observedMPa: 0.15,
+      basis: 'judged',
+    })
+    expect(typicalStrength('foam-xps', 'epoxy-slow')).toMatchObject({
+      bondMPa: 0.9,
+      observedMPa: 0.3,
+      failure: 'substrate',
+    })
+    expect(typicalStrength('mdf', 'contact-water')).toMatchObject({
+      test: 'lap',
+      bondMPa: 1.3,
+      observedMPa: 1.3,
+      observedPeelNPerMm: 1.5,
+    })
     expect(typicalPairStrength('foam-eva', 'metal', 'ca-medium')!.weaker).toBe('a')
   })
 })

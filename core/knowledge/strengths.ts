@@ -2,7 +2,9 @@ import { families } from './families'
 import { materialClassOf } from './materials'
 import rows from './strengths.json'
 
-/** Typical short-term strength of a family on one material: of the bond itself, and capped by what the material carries. */
+/**
+ * Typical short-term strength of a family on one material: of the bond itself, and capped by what the material carries.
+ */
 export interface TypicalStrength {
   test: 'butt' | 'lap'
   bondMPa: number
@@ -16,20 +18,38 @@ export interface TypicalStrength {
 }
 
 const failures = { a: 'adhesive', c: 'cohesive', s: 'substrate' } as const
-type Row = [target: string, family: string, code: string, cv: number, bondMPa: number, peel: number, observedMPa?: number, observedPeel?: number] // prettier-ignore
+type Row = [
+  target: string,
+  family: string,
+  code: string,
+  cv: number,
+  bondMPa: number,
+  peel: number,
+  observedMPa?: number,
+  observedPeel?: number,
+]
 
 const table = new Map(
   (rows as unknown as Row[]).map(([target, family, code, cv, bondMPa, peelNPerMm, observedMPa, observedPeel]) => {
     const failure = failures[code[0]!.toLowerCase() as keyof typeof failures]
     const row: TypicalStrength = {
-      test: code[1] === 'b' ? 'butt' : 'lap', bondMPa, peelNPerMm, cv, failure, observedMPa: observedMPa ?? bondMPa,
-      observedPeelNPerMm: observedPeel ?? peelNPerMm, basis: code[0] === failure[0] ? 'scaled' : 'judged',
-    } // prettier-ignore
+      test: code[1] === 'b' ? 'butt' : 'lap',
+      bondMPa,
+      peelNPerMm,
+      cv,
+      failure,
+      observedMPa: observedMPa ?? bondMPa,
+      observedPeelNPerMm: observedPeel ?? peelNPerMm,
+      basis: code[0] === failure[0] ? 'scaled' : 'judged',
+    }
     return [`${target} ${family}`, row]
   }),
 )
 
-/** The material's own row, else its group's; null when neither is there. @throws CodedError not-one-of for an unknown material */
+/**
+ * The material's own row, else its group's; null when neither is there.
+ * @throws CodedError not-one-of for an unknown material
+ */
 export function typicalStrength(materialId: string, familyId: string): TypicalStrength | null {
   return (
     table.get(`${materialId} ${familyId}`) ??
@@ -49,7 +69,10 @@ export function typicalPairStrength(
   return one.bondMPa <= two.bondMPa ? { weaker: 'a', strength: one } : { weaker: 'b', strength: two }
 }
 
-/** What a family is expected to show on a pair beside the most that any family shows there; capped by the weaker material. */
+/**
+ * What a family is expected to show on a pair beside the most that any family shows there; capped by the weaker
+ * material.
+ */
 export interface ShareOfBest {
   mpa: number
   bestMPa: number

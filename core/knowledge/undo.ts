@@ -15,19 +15,46 @@ export interface UndoWay {
   sideEffect: string
 }
 
-const cut = (how = 'Cut with a thin blade, wire or saw', sideEffect = 'May mark both faces; a glue film stays'): UndoWay => ({ by: 'cut', how, sideEffect }) // prettier-ignore
-const heat = (atC: number, how: string, sideEffect = 'May dent foam, curl thin plastic or lift paint near it'): UndoWay => ({ by: 'heat', atC, how, sideEffect }) // prettier-ignore
-const water = (how: string, sideEffect = 'May swell paper, card and leather, run ink, raise wood grain'): UndoWay => ({ by: 'water', how, sideEffect }) // prettier-ignore
-const peel = (how: string, gentle = false, sideEffect = gentle ? 'May leave traces: roll them off' : 'May lift fibres, paint or nap'): UndoWay => ({ by: 'peel', how, gentle, sideEffect }) // prettier-ignore
+const cut = (
+  how = 'Cut with a thin blade, wire or saw',
+  sideEffect = 'May mark both faces; a glue film stays',
+): UndoWay => ({ by: 'cut', how, sideEffect })
+const heat = (
+  atC: number,
+  how: string,
+  sideEffect = 'May dent foam, curl thin plastic or lift paint near it',
+): UndoWay => ({ by: 'heat', atC, how, sideEffect })
+const water = (how: string, sideEffect = 'May swell paper, card and leather, run ink, raise wood grain'): UndoWay => ({
+  by: 'water',
+  how,
+  sideEffect,
+})
+const peel = (
+  how: string,
+  gentle = false,
+  sideEffect = gentle ? 'May leave traces: roll them off' : 'May lift fibres, paint or nap',
+): UndoWay => ({ by: 'peel', how, gentle, sideEffect })
 const cold = (how: string): UndoWay => ({ by: 'cold', how, sideEffect: 'Brittle plastic parts may crack too' })
-const debonder: UndoWay = { by: 'solvent', solvent: 'ketone', how: 'Acetone-type debonder at the edge, a minute, again, then ease apart; moving air, no flame, gloves the data sheet names', sideEffect: 'May melt styrene and acrylic, dull prints and paint; flammable vapour' } // prettier-ignore
+const debonder: UndoWay = {
+  by: 'solvent',
+  solvent: 'ketone',
+  how:
+    'Acetone-type debonder at the edge, a minute, again, then ease apart; moving air, no flame, gloves the data ' +
+    'sheet names',
+  sideEffect: 'May melt styrene and acrylic, dull prints and paint; flammable vapour',
+}
 const alcohol = (how: string): UndoWay => ({
   by: 'solvent',
   solvent: 'alcohol',
   how,
   sideEffect: 'May craze stressed clear plastic; flammable',
 })
-const thinner = (how: string, solvent: UndoWay['solvent'] = 'aromatic'): UndoWay => ({ by: 'solvent', solvent, how, sideEffect: 'May lift paint and soften rubber and foam; flammable' }) // prettier-ignore
+const thinner = (how: string, solvent: UndoWay['solvent'] = 'aromatic'): UndoWay => ({
+  by: 'solvent',
+  solvent,
+  how,
+  sideEffect: 'May lift paint and soften rubber and foam; flammable',
+})
 
 const pva = [
   water('Warm damp cloth or a soak until it turns white and soft'),
@@ -39,7 +66,11 @@ const instant = [
   priseHot(100, 'Warm the line until it weakens, then twist'),
   cut('A sharp knock or a thin blade along the line'),
 ]
-const melt = (atC: number) => [alcohol('A drop of isopropanol at the edge, then lift'), heat(atC, 'Reheat with a heat gun on low and pull'), cold('An hour in the freezer, then flick it off smooth faces')] // prettier-ignore
+const melt = (atC: number) => [
+  alcohol('A drop of isopropanol at the edge, then lift'),
+  heat(atC, 'Reheat with a heat gun on low and pull'),
+  cold('An hour in the freezer, then flick it off smooth faces'),
+]
 const moistureCured = [cut()]
 const isocyanateCured = [cut('Cut or saw; do not heat or burn it, the fume may harm', 'May mark both faces')]
 const epoxy = (atC: number) => [
@@ -66,7 +97,11 @@ const ways: Record<string, UndoWay[]> = {
   'ca-gel': instant,
   'ca-flexible': instant,
   'ca-foam-safe': instant,
-  'contact-solvent': [heat(80, 'Warm to about 80 °C and peel slowly'), thinner('Solvent named on the label'), peel('Start a corner and peel')],
+  'contact-solvent': [
+    heat(80, 'Warm to about 80 °C and peel slowly'),
+    thinner('Solvent named on the label'),
+    peel('Start a corner and peel'),
+  ],
   'contact-water': [heat(80, 'Warm to about 80 °C and peel slowly')],
   'rubber-cement': [peel('Peel slowly, rub off the film', true), thinner('A little of its own thinner', 'hydrocarbon')],
   'elastomer-solvent': [thinner('Soften with the solvent named on the label'), cut()],
@@ -97,7 +132,7 @@ const ways: Record<string, UndoWay[]> = {
   'web-iron-on': [heat(110, 'Steam iron and peel; residue stays')],
   'heat-fuse': [heat(75, 'Reheat to forming temperature and pull apart', 'The sheet loses its shape')],
   'weld-hot-tool': welded,
-} // prettier-ignore
+}
 
 /** The ways to undo a family's joint, the mildest first; none for a family that is not in the tables. */
 export const undoOf = (family: string): readonly UndoWay[] => ways[family] ?? []

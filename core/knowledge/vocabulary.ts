@@ -36,8 +36,14 @@ export const motionWords: Record<Motion, string> = {
 }
 
 export const helpers = [
-  'activator', 'powder-filler', 'fibre-filler', 'primer', 'tack-and-cure', 'cloth-primer', 'paper-backing',
-] as const // prettier-ignore
+  'activator',
+  'powder-filler',
+  'fibre-filler',
+  'primer',
+  'tack-and-cure',
+  'cloth-primer',
+  'paper-backing',
+] as const
 export type Helper = (typeof helpers)[number]
 export const helperWords: Record<Helper, { word: string; gloss: string }> = {
   activator: { word: 'activator', gloss: 'sets instant glue at once; brittle when overdone' },
@@ -50,32 +56,67 @@ export const helperWords: Record<Helper, { word: string; gloss: string }> = {
 }
 
 export const stateWords: Record<string, string> = {
-  clean: 'clean', dusty: 'dusty', greasy: 'greasy', glazed: 'shiny skin', sanded: 'sanded', 'painted-acrylic': 'painted (acrylic)',
-  'painted-solvent': 'painted (solvent or lacquer)', 'old-glue': 'old glue on it', damp: 'damp', 'smooth-side': 'smooth side', 'textured-side': 'textured side',
-} // prettier-ignore
+  clean: 'clean',
+  dusty: 'dusty',
+  greasy: 'greasy',
+  glazed: 'shiny skin',
+  sanded: 'sanded',
+  'painted-acrylic': 'painted (acrylic)',
+  'painted-solvent': 'painted (solvent or lacquer)',
+  'old-glue': 'old glue on it',
+  damp: 'damp',
+  'smooth-side': 'smooth side',
+  'textured-side': 'textured side',
+}
 
 /** What else may be true of a face; asked only where the material makes it matter. */
 export const faceTraits = [
-  'cut-edge', 'pale', 'printed', 'glossy-dark', 'tinted', 'stressed', 'across-layers', 'uncured', 'mould-fresh', 'polish-near',
-] as const // prettier-ignore
+  'cut-edge',
+  'pale',
+  'printed',
+  'glossy-dark',
+  'tinted',
+  'stressed',
+  'across-layers',
+  'uncured',
+  'mould-fresh',
+  'polish-near',
+] as const
 export type FaceTrait = (typeof faceTraits)[number]
 export const traitWords: Record<FaceTrait, { word: string; gloss: string }> = {
   'cut-edge': { word: 'a cut edge or end grain', gloss: 'it drinks thin glue' },
   pale: { word: 'pale or with its good side out', gloss: 'what bleeds through will be seen' },
   printed: { word: 'printed or dyed by hand', gloss: 'ink or dye may run' },
   'glossy-dark': { word: 'glossy or dark, in view', gloss: 'a white frost would be seen' },
-  tinted: { word: 'tinted, UV-filtering or over 6 mm thick', gloss: 'hold it before the lamp: does a drop behind it set?' },
-  stressed: { word: 'bent, flame-polished, laser-cut or screwed tight', gloss: 'stress that solvent opens into cracks' },
+  tinted: {
+    word: 'tinted, UV-filtering or over 6 mm thick',
+    gloss: 'hold it before the lamp: does a drop behind it set?',
+  },
+  stressed: {
+    word: 'bent, flame-polished, laser-cut or screwed tight',
+    gloss: 'stress that solvent opens into cracks',
+  },
   'across-layers': { word: 'pulled across its print layers', gloss: 'it may split between them' },
   uncured: { word: 'not washed and post-cured', gloss: 'a white cloth wiped over it (gloves on) comes off smeared' },
   'mould-fresh': { word: 'fresh from a mould, oily, or sanded and not wiped', gloss: 'a water drop stays round' },
   'polish-near': { word: 'near silicone spray, wax or polish', gloss: 'a water drop runs off and leaves no film' },
-} // prettier-ignore
+}
 
-/** What would fall, burst or be swallowed with this joint: where any is true, glue tested at home must not be what holds. */
+/**
+ * What would fall, burst or be swallowed with this joint: where any is true, glue tested at home must not be what
+ * holds.
+ */
 export const stakes = [
-  'overhead', 'climbing', 'blade', 'protective', 'pressure', 'mains', 'food', 'medical', 'skin-closing',
-] as const // prettier-ignore
+  'overhead',
+  'climbing',
+  'blade',
+  'protective',
+  'pressure',
+  'mains',
+  'food',
+  'medical',
+  'skin-closing',
+] as const
 export type Stake = (typeof stakes)[number]
 export const stakeWords: Record<Stake, { word: string; gloss: string }> = {
   overhead: { word: 'hangs over people or carries one', gloss: 'overhead pieces, seats, flying' },

@@ -32,7 +32,7 @@ export const armWords = (arm: Pick<Arm, 'test' | 'exposure'>): string =>
   arm.exposure ? `${testKinds[arm.test].name}, ${exposureWords(arm.exposure)}` : testKinds[arm.test].name
 
 /**
- * Which arm the n-th coupon of a procedure belongs to (n from 1): the arms take turns, so that a warming room or a thickening pot
- * falls on all of them alike.
+ * Which arm the n-th coupon of a procedure belongs to (n from 1): the arms take turns, so that a warming room or a
+ * thickening pot falls on all of them alike.
  */
 export const armOfPlace = (arms: readonly Arm[], n: number): Arm => arms[(n - 1) % arms.length]!

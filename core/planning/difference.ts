@@ -2,10 +2,26 @@ import { helperWords } from '../knowledge/vocabulary'
 import type { Procedure, Step, StepKind } from '../records/round'
 
 export const stepWords: Record<StepKind, string> = {
-  'prepare-a': 'prepare A', 'prepare-b': 'prepare B', apply: 'apply', coat: 'another coat', wait: 'wait', warm: 'warm', close: 'close', hold: 'hold', clamp: 'clamp', cure: 'cure',
-} // prettier-ignore
+  'prepare-a': 'prepare A',
+  'prepare-b': 'prepare B',
+  apply: 'apply',
+  coat: 'another coat',
+  wait: 'wait',
+  warm: 'warm',
+  close: 'close',
+  hold: 'hold',
+  clamp: 'clamp',
+  cure: 'cure',
+}
 
-const long = (s: number) => (s < 120 ? `${s} s` : s < 7200 ? `${+(s / 60).toPrecision(3)} min` : s < 172_800 ? `${+(s / 3600).toPrecision(3)} h` : `${+(s / 86400).toPrecision(3)} days`) // prettier-ignore
+const long = (s: number) =>
+  s < 120
+    ? `${s} s`
+    : s < 7200
+      ? `${+(s / 60).toPrecision(3)} min`
+      : s < 172_800
+        ? `${+(s / 3600).toPrecision(3)} h`
+        : `${+(s / 86400).toPrecision(3)} days`
 const byKind = (steps: readonly Step[]) => {
   const found = new Map<string, Step>()
   const seen = new Map<StepKind, number>()
@@ -30,8 +46,14 @@ export function differences(one: Procedure, other: Procedure): string[] {
   for (const helper of theirs) if (!mine.has(helper)) out.push(`without ${helperWords[helper].word}`)
   if (one.coats !== other.coats)
     out.push(`${one.coats} ${one.coats === 1 ? 'coat' : 'coats'} instead of ${other.coats}`)
-  if (one.spreadGm2 !== other.spreadGm2 && one.family === other.family) out.push(`${one.spreadGm2 ?? 'the usual'} g/m² instead of ${other.spreadGm2 ?? 'the usual'}`) // prettier-ignore
-  const mix = ({ dilution, blend }: Procedure) => (dilution ? `diluted ${dilution.glue}:${dilution.water} with water` : blend ? `blended ${blend.parts.map(({ name, parts }) => `${parts} ${name}`).join(' to ')}` : 'undiluted') // prettier-ignore
+  if (one.spreadGm2 !== other.spreadGm2 && one.family === other.family)
+    out.push(`${one.spreadGm2 ?? 'the usual'} g/m² instead of ${other.spreadGm2 ?? 'the usual'}`)
+  const mix = ({ dilution, blend }: Procedure) =>
+    dilution
+      ? `diluted ${dilution.glue}:${dilution.water} with water`
+      : blend
+        ? `blended ${blend.parts.map(({ name, parts }) => `${parts} ${name}`).join(' to ')}`
+        : 'undiluted'
   if (mix(one) !== mix(other)) out.push(mix(one))
   // With another glue every step differs; what is worth saying then is how the faces are prepared.
   const told = one.family === other.family ? null : new Set<StepKind>(['prepare-a', 'prepare-b'])
@@ -44,7 +66,8 @@ export function differences(one: Procedure, other: Procedure): string[] {
     else if (step.minS !== was.minS) out.push(`${name} ${long(step.minS)} instead of ${long(was.minS)}`)
     else if (step.text !== was.text) out.push(`${name}: ${step.text.toLowerCase()}`)
   }
-  for (const [key, step] of b) if (!a.has(key) && (!told || told.has(step.kind))) out.push(`without “${stepWords[step.kind]}”`) // prettier-ignore
+  for (const [key, step] of b)
+    if (!a.has(key) && (!told || told.has(step.kind))) out.push(`without “${stepWords[step.kind]}”`)
   const order = (steps: readonly Step[]) => steps.map(({ kind }) => kind).join(' ')
   if (!out.length && order(one.steps) !== order(other.steps)) out.push('its steps in another order')
   return out

@@ -9,11 +9,33 @@ import { fullCureS, handsOnMinutes, timesOf, usualSteps, withStep } from './step
 
 const MIN = 60_000
 const procedureOf = (family: string, letter = 'A'): Procedure => ({
-  id: `p${letter}`, joint: 'j', letter, name: family, family, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: usualSteps(familyOf(family), null, null),
-}) // prettier-ignore
+  id: `p${letter}`,
+  joint: 'j',
+  letter,
+  name: family,
+  family,
+  adhesive: null,
+  helpers: [],
+  anyway: false,
+  coats: 1,
+  spreadGm2: null,
+  dilution: null,
+  blend: null,
+  steps: usualSteps(familyOf(family), null, null),
+})
 const couponOf = (procedure: Procedure, block = 1, glueAt = 0): Coupon => ({
-  id: `${procedure.letter}${block}`, round: 'r', arm: 'a1', procedure: procedure.id, block, label: `H1-${procedure.letter}${block}`, glueAt, pullAt: 0, size: {}, stamps: [], deviations: [],
-}) // prettier-ignore
+  id: `${procedure.letter}${block}`,
+  round: 'r',
+  arm: 'a1',
+  procedure: procedure.id,
+  block,
+  label: `H1-${procedure.letter}${block}`,
+  glueAt,
+  pullAt: 0,
+  size: {},
+  stamps: [],
+  deviations: [],
+})
 
 /** Does the next step of a coupon at a time, as the app does. */
 function step(coupon: Coupon, procedure: Procedure, at: number): Coupon {
@@ -43,18 +65,25 @@ describe('the usual steps', () => {
     expect(fullCureS(steps)).toBe(1000)
   })
   it('say what a helper adds at the step it belongs to, and nothing without one', () => {
-    const texts = (helpers: Parameters<typeof usualSteps>[3]) => usualSteps(familyOf('ca-gel'), null, null, helpers).map(({ kind, text }) => `${kind} ${text}`) // prettier-ignore
+    const texts = (helpers: Parameters<typeof usualSteps>[3]) =>
+      usualSteps(familyOf('ca-gel'), null, null, helpers).map(({ kind, text }) => `${kind} ${text}`)
     const [plain, helped] = [texts([]), texts(['primer', 'activator'])]
-    expect(helped.filter((text, i) => text !== plain[i])).toEqual([expect.stringMatching(/^prepare-b .*primer/), expect.stringMatching(/^apply .*activator/)]) // prettier-ignore
+    expect(helped.filter((text, i) => text !== plain[i])).toEqual([
+      expect.stringMatching(/^prepare-b .*primer/),
+      expect.stringMatching(/^apply .*activator/),
+    ])
   })
   it('take one more step where it belongs', () => {
     const steps = usualSteps(familyOf('epoxy-slow'), null, null)
-    const kinds = (kind: Parameters<typeof withStep>[1]) => withStep(steps, kind, 'new').map((step) => step.kind).join(' ') // prettier-ignore
+    const kinds = (kind: Parameters<typeof withStep>[1]) =>
+      withStep(steps, kind, 'new')
+        .map((step) => step.kind)
+        .join(' ')
     expect(kinds('warm')).toBe('prepare-a prepare-b apply warm close clamp cure')
     expect(kinds('prepare-a')).toBe('prepare-a prepare-b prepare-a apply close clamp cure')
     expect(kinds('clamp')).toBe('prepare-a prepare-b apply close clamp clamp cure')
   })
-  it('make sense for every family: a bond is applied, closed and cured, ids unlike, windows the right way round', () => {
+  it('make sense for every family: applied, closed and cured, ids unlike, windows the right way round', () => {
     for (const family of families) {
       const steps = usualSteps(family, null, null)
       expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length)

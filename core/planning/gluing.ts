@@ -49,7 +49,10 @@ export function curedFrom(coupon: Coupon, procedure: Procedure): number | null {
   return closed === null ? null : closed + (cure?.minS ?? 0) * 1000
 }
 
-/** Steps stamped by starting: the clock of wait, hold, clamp or cure begins with the step before it, so one tap is enough. */
+/**
+ * Steps stamped by starting: the clock of wait, hold, clamp or cure begins with the step before it, so one tap is
+ * enough.
+ */
 export function stampsFor(task: GlueTask, now: number): { step: string; at: number }[] {
   const { steps } = task.procedure
   const from = steps.indexOf(task.step)

@@ -12,8 +12,8 @@ export interface Waiting {
 const LONG_H = 24
 
 /**
- * Arms whose exposure takes a day or more, with the moment at which they are ripe for their test: a reminder to look again.
- * Arms that are not all closed yet, or are pulled already, have none.
+ * Arms whose exposure takes a day or more, with the moment at which they are ripe for their test: a reminder to look
+ * again. Arms that are not all closed yet, or are pulled already, have none.
  */
 export function waitingArms(
   round: Round,
@@ -26,8 +26,10 @@ export function waitingArms(
   return round.arms.flatMap((arm): Waiting[] => {
     if (!arm.exposure || arm.exposure.hours < LONG_H) return []
     const left = coupons.filter((coupon) => coupon.arm === arm.id && !pulled.has(coupon.id))
-    const cured = left.map((coupon) => (byId.has(coupon.procedure) ? curedFrom(coupon, byId.get(coupon.procedure)!) : null))
+    const cured = left.map((coupon) =>
+      byId.has(coupon.procedure) ? curedFrom(coupon, byId.get(coupon.procedure)!) : null,
+    )
     if (!left.length || cured.some((at) => at === null)) return []
     return [{ arm, dueAt: Math.max(...cured.map((at) => at!)) + arm.exposure.hours * 3_600_000 }]
   })
-} // prettier-ignore
+}

@@ -71,14 +71,19 @@ export function recipe(
   grams: number,
 ): { name: string; grams: number }[] {
   const { dilution, blend, name } = procedure
-  const parts = dilution ? [{ name, parts: dilution.glue }, { name: 'water', parts: dilution.water }] : (blend?.parts ?? []) // prettier-ignore
+  const parts = dilution
+    ? [
+        { name, parts: dilution.glue },
+        { name: 'water', parts: dilution.water },
+      ]
+    : (blend?.parts ?? [])
   const total = parts.reduce((sum, one) => sum + one.parts, 0)
   return parts.map((one) => ({ name: one.name, grams: (grams * one.parts) / total }))
 }
 
 /**
- * Glue, money and hands-on time of a round before anything is cut (methods.md 5 and 8): bonded area × faces × spread × coats ×
- * (1 + waste), for every coupon and its spares.
+ * Glue, money and hands-on time of a round before anything is cut (methods.md 5 and 8): bonded area × faces × spread ×
+ * coats × (1 + waste), for every coupon and its spares.
  * @throws CodedError naming the field
  */
 export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test' | 'size'>[], blocks: number): Needs {
@@ -87,20 +92,53 @@ export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test'
   let minutes = 0
   for (const { procedure, family, product, left } of list) {
     const key = product?.id ?? procedure.family
-    const pack = { packSize: product?.packSize ?? family.packSize, packUnit: product?.packUnit ?? family.packUnit, packPrice: product?.packPrice ?? family.packPrice } // prettier-ignore
+    const pack = {
+      packSize: product?.packSize ?? family.packSize,
+      packUnit: product?.packUnit ?? family.packUnit,
+      packPrice: product?.packPrice ?? family.packPrice,
+    }
     const spread = procedure.spreadGm2 ?? family.spreadGm2
     const packG = packGrams({ family: procedure.family, ...pack, spreadGm2: spread, densityGml: family.densityGml })
     const faces = family.faces === 'both' ? 2 : 1
-    const old = glues.get(key) ?? { key, name: product?.name ?? family.name, letters: [], coupons: 0, grams: 0, mixes: 0, leftG: left === null ? null : left * packG, packs: 0, cost: 0, buy: 0, sum: [], price: pack.packPrice, packG, potS: family.mechanism === 'two-part' ? family.potLifeS : null, cover: 0 } // prettier-ignore
+    const old = glues.get(key) ?? {
+      key,
+      name: product?.name ?? family.name,
+      letters: [],
+      coupons: 0,
+      grams: 0,
+      mixes: 0,
+      leftG: left === null ? null : left * packG,
+      packs: 0,
+      cost: 0,
+      buy: 0,
+      sum: [],
+      price: pack.packPrice,
+      packG,
+      potS: family.mechanism === 'two-part' ? family.potLifeS : null,
+      cover: 0,
+    }
     const areas = arms.map(({ test, size }) => bondedAreaOf(test, size) / 100)
-    const laid = areas.reduce((sum, area) => sum + (area / 1e4) * faces * spread * procedure.coats * (1 + WASTE) * each, 0) // prettier-ignore
+    const laid = areas.reduce(
+      (sum, area) => sum + (area / 1e4) * faces * spread * procedure.coats * (1 + WASTE) * each,
+      0,
+    )
     // Of what is laid on, water and the other parts of a blend are not this glue.
     const grams = laid * glueShare(procedure)
     const share = grams === laid ? '' : ` × ${+glueShare(procedure).toPrecision(3)} of it glue`
     const areaWords = areas.map((area) => `${+area.toPrecision(4)} cm²`).join(' + ')
-    const sum = `${procedure.letter}: (${areaWords}) × ${faces === 2 ? '2 faces × ' : ''}${spread} g/m² × ${procedure.coats === 1 ? '' : `${procedure.coats} coats × `}${each} pieces × ${1 + WASTE}${share} = ${g(grams)}` // prettier-ignore
+    const sum =
+      `${procedure.letter}: (${areaWords}) × ${faces === 2 ? '2 faces × ' : ''}${spread} g/m² × ` +
+      `${procedure.coats === 1 ? '' : `${procedure.coats} coats × `}${each} pieces × ${1 + WASTE}${share} = ` +
+      `${g(grams)}`
     const cover = Math.max(old.cover, ...areas.map((area) => coverS(area, family) + CLOSE_S))
-    glues.set(key, { ...old, letters: [...old.letters, procedure.letter], coupons: old.coupons + each * arms.length, grams: old.grams + grams, cover, sum: [...old.sum, sum] }) // prettier-ignore
+    glues.set(key, {
+      ...old,
+      letters: [...old.letters, procedure.letter],
+      coupons: old.coupons + each * arms.length,
+      grams: old.grams + grams,
+      cover,
+      sum: [...old.sum, sum],
+    })
     minutes += (handsOnMinutes(procedure.steps) * each + PULL_MIN * blocks) * arms.length
   }
   const done = [...glues.values()].map(({ price, packG, potS, cover, ...need }): GlueNeed => {
@@ -114,5 +152,12 @@ export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test'
   })
   const total = (pick: (need: GlueNeed) => number) => done.reduce((sum, need) => sum + pick(need), 0)
   const coupons = list.length * arms.length * blocks
-  return { glues: done, coupons, pieces: list.length * arms.length * each, cost: total(({ cost }) => cost), buy: total(({ buy }) => buy), handsOnMinutes: minutes } // prettier-ignore
+  return {
+    glues: done,
+    coupons,
+    pieces: list.length * arms.length * each,
+    cost: total(({ cost }) => cost),
+    buy: total(({ buy }) => buy),
+    handsOnMinutes: minutes,
+  }
 }

@@ -9,8 +9,8 @@ export interface CouponPlace {
 }
 
 /**
- * Glue-up order in randomised blocks: each block holds one coupon of every procedure, shuffled afresh, so that a warming
- * room, a thickening pot or tired hands fall on all alike (methods.md 4).
+ * Glue-up order in randomised blocks: each block holds one coupon of every procedure, shuffled afresh, so that a
+ * warming room, a thickening pot or tired hands fall on all alike (methods.md 4).
  * @param letters the procedures; at least one, all different
  * @param blocks coupons a procedure, a whole number from 1
  * @param seed stored with the round; the same seed gives the same order
@@ -33,8 +33,8 @@ export function pullOrder<T>(coupons: readonly T[], seed: number): T[] {
 }
 
 /**
- * Pull order from the least to the most trusted procedure, shuffled among the coupons of one trust, from the same stream as
- * pullOrder: what the maker trusts most is pulled when the hand is warmest.
+ * Pull order from the least to the most trusted procedure, shuffled among the coupons of one trust, from the same
+ * stream as pullOrder: what the maker trusts most is pulled when the hand is warmest.
  * @param trust of a coupon: higher is trusted more
  */
 export function pullOrderByTrust<T>(coupons: readonly T[], trust: (coupon: T) => number, seed: number): T[] {
@@ -45,8 +45,8 @@ export function pullOrderByTrust<T>(coupons: readonly T[], trust: (coupon: T) =>
 }
 
 /**
- * How much each procedure is trusted before anything is pulled: the control most; else by the maker's hunch, strongest last;
- * without a hunch all others alike.
+ * How much each procedure is trusted before anything is pulled: the control most; else by the maker's hunch, strongest
+ * last; without a hunch all others alike.
  */
 export function trustOf(procedure: string, control: string | null, hunch: readonly string[] | null): number {
   if (procedure === control) return Infinity

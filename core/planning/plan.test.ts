@@ -11,15 +11,59 @@ import { waitingArms } from './lookAgain'
 import { needsOf, recipe, type NeedOf } from './needs'
 import { usualSteps } from './steps'
 
-const arm = (id: string, patch: Partial<Arm> = {}): Arm => ({ id, test: 'lap-shear', exposure: null, size: { widthMm: 25, overlapMm: 12 }, passLimit: 0.1, passSetAt: 0, lateChanges: [], ...patch }) // prettier-ignore
-const procedure = (letter: string, family: string, patch: Partial<Procedure> = {}): Procedure => ({ id: `p${letter}`, joint: 'j', letter, name: family, family, adhesive: null, helpers: [], anyway: false, coats: 1, spreadGm2: null, dilution: null, blend: null, steps: usualSteps(familyOf(family), null, null), ...patch }) // prettier-ignore
-const product = (id: string, family: string, packSize: number, packPrice: number): Adhesive => ({ id, name: id, family, aliases: [], packSize, packUnit: 'ml', packPrice, label: {}, note: '' }) // prettier-ignore
+const arm = (id: string, patch: Partial<Arm> = {}): Arm => ({
+  id,
+  test: 'lap-shear',
+  exposure: null,
+  size: { widthMm: 25, overlapMm: 12 },
+  passLimit: 0.1,
+  passSetAt: 0,
+  lateChanges: [],
+  ...patch,
+})
+const procedure = (letter: string, family: string, patch: Partial<Procedure> = {}): Procedure => ({
+  id: `p${letter}`,
+  joint: 'j',
+  letter,
+  name: family,
+  family,
+  adhesive: null,
+  helpers: [],
+  anyway: false,
+  coats: 1,
+  spreadGm2: null,
+  dilution: null,
+  blend: null,
+  steps: usualSteps(familyOf(family), null, null),
+  ...patch,
+})
+const product = (id: string, family: string, packSize: number, packPrice: number): Adhesive => ({
+  id,
+  name: id,
+  family,
+  aliases: [],
+  packSize,
+  packUnit: 'ml',
+  packPrice,
+  label: {},
+  note: '',
+})
 
 describe('amounts and costs', () => {
   const list: NeedOf[] = [
-    { procedure: procedure('A', 'contact-water', { adhesive: 'milky' }), family: familyOf('contact-water'), product: product('milky', 'contact-water', 250, 11.5), left: 0.2 },
-    { procedure: procedure('B', 'epoxy-slow', { adhesive: 'twin' }), family: familyOf('epoxy-slow'), product: product('twin', 'epoxy-slow', 50, 12.4), left: null },
-  ] // prettier-ignore
+    {
+      procedure: procedure('A', 'contact-water', { adhesive: 'milky' }),
+      family: familyOf('contact-water'),
+      product: product('milky', 'contact-water', 250, 11.5),
+      left: 0.2,
+    },
+    {
+      procedure: procedure('B', 'epoxy-slow', { adhesive: 'twin' }),
+      family: familyOf('epoxy-slow'),
+      product: product('twin', 'epoxy-slow', 50, 12.4),
+      left: null,
+    },
+  ]
   const arms = [arm('a1'), arm('a2', { test: 't-peel', size: { widthMm: 25 } })]
   const needs = needsOf(list, arms, 4)
   it('agree with docs/worked-plan.md', () => {
@@ -46,18 +90,41 @@ describe('amounts and costs', () => {
     const of = (one: Procedure) => needsOf([{ ...list[0]!, procedure: one }], arms, 4).glues[0]!
     expect(of(diluted).grams).toBeCloseTo(0.75 * 4.312, 4)
     expect(of(diluted).sum[0]).toMatch(/× 0\.75 of it glue/)
-    const blended = { ...list[0]!.procedure, blend: { parts: [{ name: 'milky', parts: 2 }, { name: 'textile', parts: 3 }], batch: '24 Nov' } }
+    const blended = {
+      ...list[0]!.procedure,
+      blend: {
+        parts: [
+          { name: 'milky', parts: 2 },
+          { name: 'textile', parts: 3 },
+        ],
+        batch: '24 Nov',
+      },
+    }
     expect(of(blended).grams).toBeCloseTo(0.4 * 4.312, 4)
-    expect(recipe(blended, 20)).toEqual([{ name: 'milky', grams: 8 }, { name: 'textile', grams: 12 }])
-    expect(recipe({ ...diluted, name: 'milky' }, 20)).toEqual([{ name: 'milky', grams: 15 }, { name: 'water', grams: 5 }])
+    expect(recipe(blended, 20)).toEqual([
+      { name: 'milky', grams: 8 },
+      { name: 'textile', grams: 12 },
+    ])
+    expect(recipe({ ...diluted, name: 'milky' }, 20)).toEqual([
+      { name: 'milky', grams: 15 },
+      { name: 'water', grams: 5 },
+    ])
     expect(differences(diluted, list[0]!.procedure)).toEqual(['diluted 3:1 with water'])
     expect(differences(list[0]!.procedure, blended)).toEqual(['undiluted'])
-  }) // prettier-ignore
+  })
   it('counts procedures of one product together, and mixes no larger than the pot life allows', () => {
-    const twice = needsOf([list[1]!, { ...list[1]!, procedure: procedure('C', 'epoxy-slow', { adhesive: 'twin' }) }], arms, 4) // prettier-ignore
+    const twice = needsOf(
+      [list[1]!, { ...list[1]!, procedure: procedure('C', 'epoxy-slow', { adhesive: 'twin' }) }],
+      arms,
+      4,
+    )
     expect(twice.glues).toHaveLength(1)
     expect(twice.glues[0]).toMatchObject({ letters: ['B', 'C'], coupons: 20 })
-    const fast = needsOf([{ procedure: procedure('A', 'epoxy-fast'), family: familyOf('epoxy-fast'), product: null, left: null }], arms, 4) // prettier-ignore
+    const fast = needsOf(
+      [{ procedure: procedure('A', 'epoxy-fast'), family: familyOf('epoxy-fast'), product: null, left: null }],
+      arms,
+      4,
+    )
     // 0.7 × 300 s ÷ 32.5 s = 6 coupons a mix; ten coupons take two mixes of 5 g.
     expect(fast.glues[0]).toMatchObject({ mixes: 2, grams: 10 })
   })
@@ -71,10 +138,18 @@ describe('two procedures', () => {
     expect(differenceWords(two, one)).toBeNull()
     const wait = { ...two, steps: two.steps.map((step) => (step.kind === 'wait' ? { ...step, minS: 1200 } : step)) }
     expect(differenceWords(wait, one)).toBe('same as A, but wait 20 min instead of 10 min')
-    const sanded = { ...two, steps: two.steps.map((step) => (step.kind === 'prepare-a' ? { ...step, text: 'Sand with 120 grit' } : step)) } // prettier-ignore
+    const sanded = {
+      ...two,
+      steps: two.steps.map((step) => (step.kind === 'prepare-a' ? { ...step, text: 'Sand with 120 grit' } : step)),
+    }
     expect(differences(sanded, one)).toEqual(['prepare A: sand with 120 grit'])
-    expect(differences({ ...two, coats: 2, helpers: ['activator'] }, one)).toEqual(['with activator', '2 coats instead of 1']) // prettier-ignore
-    expect(differences({ ...two, steps: two.steps.filter(({ kind }) => kind !== 'clamp') }, one)).toEqual(['without “clamp”']) // prettier-ignore
+    expect(differences({ ...two, coats: 2, helpers: ['activator'] }, one)).toEqual([
+      'with activator',
+      '2 coats instead of 1',
+    ])
+    expect(differences({ ...two, steps: two.steps.filter(({ kind }) => kind !== 'clamp') }, one)).toEqual([
+      'without “clamp”',
+    ])
   })
   it('of different glues differ by their glue and their preparation only', () => {
     expect(differences(procedure('B', 'ca-gel'), one)).toEqual(['another glue'])
@@ -92,16 +167,50 @@ describe('arms', () => {
     expect(armWords(arm('x', { exposure: { kind: 'heat', amount: 50, hours: 2 } }))).toBe(
       'lap shear, after 2 h at 50 °C',
     )
-    const words = (['cold', 'wash', 'soak', 'sun', 'flex', 'wait'] as const).map((kind) => exposureWords({ kind, amount: kind === 'cold' ? -15 : 1, hours: 72 })) // prettier-ignore
-    expect(words).toEqual(['after 3 days at −15 °C', 'after 1 wash', 'after 1 h under water', 'after 1 day on a sunny sill', 'after 1 flex', 'after 1 week']) // prettier-ignore
+    const words = (['cold', 'wash', 'soak', 'sun', 'flex', 'wait'] as const).map((kind) =>
+      exposureWords({ kind, amount: kind === 'cold' ? -15 : 1, hours: 72 }),
+    )
+    expect(words).toEqual([
+      'after 3 days at −15 °C',
+      'after 1 wash',
+      'after 1 h under water',
+      'after 1 day on a sunny sill',
+      'after 1 flex',
+      'after 1 week',
+    ])
   })
 })
 
 describe('arms that have to wait', () => {
   const one = procedure('A', 'ca-gel')
   const weeks = arm('a2', { exposure: { kind: 'wait', amount: 4, hours: 672 } })
-  const round = { id: 'r', joint: 'j', number: 1, arms: [arm('a1'), weeks, arm('a3', { exposure: { kind: 'heat', amount: 50, hours: 2 } })], procedures: ['pA'], blocks: 1, seed: 0, order: 'shuffled', control: null, hunch: null, weights: null, plannedAt: 0 } as Round // prettier-ignore
-  const coupon = (armId: string, closed: number | null): Coupon => ({ id: armId, round: 'r', arm: armId, procedure: 'pA', block: 1, label: 'H1-A1', glueAt: 0, pullAt: 0, size: {}, stamps: closed === null ? [] : [{ step: one.steps.find(({ kind }) => kind === 'close')!.id, at: closed }], deviations: [] }) // prettier-ignore
+  const round = {
+    id: 'r',
+    joint: 'j',
+    number: 1,
+    arms: [arm('a1'), weeks, arm('a3', { exposure: { kind: 'heat', amount: 50, hours: 2 } })],
+    procedures: ['pA'],
+    blocks: 1,
+    seed: 0,
+    order: 'shuffled',
+    control: null,
+    hunch: null,
+    weights: null,
+    plannedAt: 0,
+  } as Round
+  const coupon = (armId: string, closed: number | null): Coupon => ({
+    id: armId,
+    round: 'r',
+    arm: armId,
+    procedure: 'pA',
+    block: 1,
+    label: 'H1-A1',
+    glueAt: 0,
+    pullAt: 0,
+    size: {},
+    stamps: closed === null ? [] : [{ step: one.steps.find(({ kind }) => kind === 'close')!.id, at: closed }],
+    deviations: [],
+  })
   const H = 3_600_000
   it('are due when cured and exposed: closing + 24 h of cure + four weeks', () => {
     const due = waitingArms(round, [coupon('a1', 0), coupon('a2', 5 * H), coupon('a3', 0)], [one], [])
@@ -118,10 +227,27 @@ describe('fairness', () => {
     const base = procedure(letter, 'epoxy-slow', patch)
     return { ...base, steps: base.steps.map((step) => (step.kind === 'prepare-a' ? { ...step, text } : step)) }
   }
-  const fair: PlanDraft = { arms: [arm('a1')], procedures: [procedure('A', 'epoxy-slow'), procedure('B', 'ca-gel')], blocks: 4, order: 'shuffled', control: 'pA' } // prettier-ignore
+  const fair: PlanDraft = {
+    arms: [arm('a1')],
+    procedures: [procedure('A', 'epoxy-slow'), procedure('B', 'ca-gel')],
+    blocks: 4,
+    order: 'shuffled',
+    control: 'pA',
+  }
   const brief: Brief = { ...openBrief(), weightKg: 2, motion: 'walked', widthMm: 20, lengthMm: 20 }
-  const setting: FairnessSetting = { brief, a: null, b: null, gauge: { limitN: 490, resolutionN: 0.5 }, familyOf: ({ family }) => familyOf(family), packDaysLeft: () => null, now: 7 } // prettier-ignore
-  const times = (one: Procedure, kind: string, minS: number): Procedure => ({ ...one, steps: one.steps.map((step) => (step.kind === kind ? { ...step, minS } : step)) }) // prettier-ignore
+  const setting: FairnessSetting = {
+    brief,
+    a: null,
+    b: null,
+    gauge: { limitN: 490, resolutionN: 0.5 },
+    familyOf: ({ family }) => familyOf(family),
+    packDaysLeft: () => null,
+    now: 7,
+  }
+  const times = (one: Procedure, kind: string, minS: number): Procedure => ({
+    ...one,
+    steps: one.steps.map((step) => (step.kind === kind ? { ...step, minS } : step)),
+  })
   const metal = { a: 'metal', b: 'metal' }
   const two = [prepared('A', 'sand 120'), prepared('B', 'degrease')]
 
@@ -130,16 +256,47 @@ describe('fairness', () => {
     ['no-control', { ...fair, control: null }, fair],
     ['fewer-than-three', { ...fair, blocks: 2 }, { ...fair, blocks: 3 }],
     ['order-not-shuffled', { ...fair, order: 'as-written' }, { ...fair, order: 'least-trusted-first' }],
-    ['no-pass-limit', { ...fair, arms: [arm('a1', { passLimit: null })] }, { ...fair, arms: [arm('a1', { test: 'drop', passLimit: null })] }],
-    ['unequal-area', { ...fair, arms: [arm('a1'), arm('a2', { size: { widthMm: 20, overlapMm: 12 } })] }, { ...fair, arms: [arm('a1'), arm('a2', { size: { overlapMm: 12, widthMm: 25 } })] }],
+    [
+      'no-pass-limit',
+      { ...fair, arms: [arm('a1', { passLimit: null })] },
+      { ...fair, arms: [arm('a1', { test: 'drop', passLimit: null })] },
+    ],
+    [
+      'unequal-area',
+      { ...fair, arms: [arm('a1'), arm('a2', { size: { widthMm: 20, overlapMm: 12 } })] },
+      { ...fair, arms: [arm('a1'), arm('a2', { size: { overlapMm: 12, widthMm: 25 } })] },
+    ],
     ['unequal-amount', { ...fair, procedures: [two[0]!, { ...two[1]!, coats: 2 }] }, { ...fair, procedures: two }],
     ['unequal-pressure', { ...fair, procedures: [two[0]!, times(two[1]!, 'clamp', 60)] }, { ...fair, procedures: two }],
-    ['unequal-age', { ...fair, procedures: [two[0]!, times(two[1]!, 'cure', 60)] }, { ...fair, procedures: [two[0]!, times(two[0]!, 'cure', 60)] }],
+    [
+      'unequal-age',
+      { ...fair, procedures: [two[0]!, times(two[1]!, 'cure', 60)] },
+      { ...fair, procedures: [two[0]!, times(two[0]!, 'cure', 60)] },
+    ],
     ['pack-near-date', fair, fair, { packDaysLeft: ({ letter }) => (letter === 'B' ? 12 : null) }],
-    ['reads-not-so-high', { ...fair, arms: [arm('a1', { size: { widthMm: 25, overlapMm: 12 } })] }, { ...fair, arms: [arm('a1', { size: { widthMm: 10, overlapMm: 1 } })] }, metal],
-    ['reads-not-so-low', { ...fair, procedures: [procedure('A', 'dots'), procedure('B', 'dots')], arms: [arm('a1', { size: { widthMm: 10, overlapMm: 3 } })] }, { ...fair, procedures: [procedure('A', 'dots'), procedure('B', 'dots')], arms: [arm('a1', { size: { widthMm: 40, overlapMm: 25 } })] }, metal],
-  ] // prettier-ignore
-  const ids = (draft: PlanDraft, more: Partial<FairnessSetting> = {}) => fairness(draft, { ...setting, ...more }).map(({ id }) => id) // prettier-ignore
+    [
+      'reads-not-so-high',
+      { ...fair, arms: [arm('a1', { size: { widthMm: 25, overlapMm: 12 } })] },
+      { ...fair, arms: [arm('a1', { size: { widthMm: 10, overlapMm: 1 } })] },
+      metal,
+    ],
+    [
+      'reads-not-so-low',
+      {
+        ...fair,
+        procedures: [procedure('A', 'dots'), procedure('B', 'dots')],
+        arms: [arm('a1', { size: { widthMm: 10, overlapMm: 3 } })],
+      },
+      {
+        ...fair,
+        procedures: [procedure('A', 'dots'), procedure('B', 'dots')],
+        arms: [arm('a1', { size: { widthMm: 40, overlapMm: 25 } })],
+      },
+      metal,
+    ],
+  ]
+  const ids = (draft: PlanDraft, more: Partial<FairnessSetting> = {}) =>
+    fairness(draft, { ...setting, ...more }).map(({ id }) => id)
 
   it('finds nothing in a fair plan', () => expect(ids(fair)).toEqual([]))
   it.each(cases)('%s is raised and cleared', (id, raises, clears, more = {}) => {
@@ -157,15 +314,34 @@ describe('fairness', () => {
       expect(after, id).not.toContain(id)
       expect(after.length).toBeLessThan(before.length)
     }
-    const mendable = cases.filter(([id, raises, , more = {}]) => fairness(raises, { ...setting, ...more }).find((fault) => fault.id === id)!.mend) // prettier-ignore
-    expect(mendable.map(([id]) => id)).toEqual(expect.arrayContaining(['no-control', 'fewer-than-three', 'order-not-shuffled', 'no-pass-limit', 'unequal-area', 'unequal-amount', 'unequal-pressure', 'unequal-age'])) // prettier-ignore
+    const mendable = cases.filter(
+      ([id, raises, , more = {}]) => fairness(raises, { ...setting, ...more }).find((fault) => fault.id === id)!.mend,
+    )
+    expect(mendable.map(([id]) => id)).toEqual(
+      expect.arrayContaining([
+        'no-control',
+        'fewer-than-three',
+        'order-not-shuffled',
+        'no-pass-limit',
+        'unequal-area',
+        'unequal-amount',
+        'unequal-pressure',
+        'unequal-age',
+      ]),
+    )
   })
   it('says what each would do to the answer', () => {
-    for (const [id, raises, , more = {}] of cases) expect(fairness(raises, { ...setting, ...more }).find((fault) => fault.id === id)!.text.length).toBeGreaterThan(60) // prettier-ignore
+    for (const [id, raises, , more = {}] of cases)
+      expect(fairness(raises, { ...setting, ...more }).find((fault) => fault.id === id)!.text.length).toBeGreaterThan(
+        60,
+      )
   })
   it('sets a limit from the brief: 2 kg walked on 400 mm²', () => {
     const mend = fairness({ ...fair, arms: [arm('a1', { passLimit: null })] }, setting)[0]!.mend!
     // 2 × 9.80665 × 2 ÷ 400 = 0.0981
-    expect(mend.apply({ ...fair, arms: [arm('a1', { passLimit: null })] }).arms[0]).toMatchObject({ passLimit: 0.0981, passSetAt: 7 }) // prettier-ignore
+    expect(mend.apply({ ...fair, arms: [arm('a1', { passLimit: null })] }).arms[0]).toMatchObject({
+      passLimit: 0.0981,
+      passSetAt: 7,
+    })
   })
 })

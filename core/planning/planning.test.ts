@@ -5,14 +5,19 @@ import { chanceToRank } from './replicates'
 
 describe('how many coupons', () => {
   it('agrees with a simulation of 100,000 rounds to 0.01', () => {
-    for (const [n, ratio, scatter] of [[3, 1.3, 0.25], [5, 1.5, 0.4], [1, 2, 0.25]] as const) {
+    for (const [n, ratio, scatter] of [
+      [3, 1.3, 0.25],
+      [5, 1.5, 0.4],
+      [1, 2, 0.25],
+    ] as const) {
       const random = seededRandom(n * 100)
-      const mean = (mu: number) => Array.from({ length: n }, () => mu + scatter * normalDraw(random)).reduce((a, b) => a + b, 0) / n
+      const mean = (mu: number) =>
+        Array.from({ length: n }, () => mu + scatter * normalDraw(random)).reduce((a, b) => a + b, 0) / n
       let right = 0
       for (let i = 0; i < 100_000; i++) if (mean(Math.log(ratio)) > mean(0)) right++
       expect(Math.abs(chanceToRank(n, ratio, scatter) - right / 100_000)).toBeLessThan(0.01)
     }
-  }) // prettier-ignore
+  })
   it('is a coin toss for equal glues, the same both ways round, and grows with n', () => {
     expect(chanceToRank(4, 1)).toBeCloseTo(0.5, 12)
     expect(chanceToRank(4, 1.4)).toBeCloseTo(chanceToRank(4, 1 / 1.4), 12)

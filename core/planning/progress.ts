@@ -17,7 +17,10 @@ export interface JointProgress {
   closed: number
   pulled: number
   decided: boolean
-  /** from when each closed coupon is cured, ms, the first one first: what the clock says of them is asked where it is shown */
+  /**
+   * from when each closed coupon is cured, ms, the first one first: what the clock says of them is asked where it is
+   * shown
+   */
   curedAt: readonly number[]
 }
 
@@ -59,11 +62,17 @@ export function progressOf(
   const curedAt = closed.map((coupon) => curedFrom(coupon, byId.get(coupon.procedure)!)!).sort((x, y) => x - y)
   const pulled = coupons.filter((coupon) => pulledIds.has(coupon.id)).length
   const at: Station =
-    decision || (coupons.length > 0 && pulled === coupons.length) ? 'choose'
-    : coupons.length > 0 ? (pulled > 0 || closed.length === coupons.length ? 'break' : 'glue')
-    : procedures.length > 0 || round ? 'plan'
-    : openKeyWords(brief).length === 0 ? 'shortlist'
-    : 'ask' // prettier-ignore
+    decision || (coupons.length > 0 && pulled === coupons.length)
+      ? 'choose'
+      : coupons.length > 0
+        ? pulled > 0 || closed.length === coupons.length
+          ? 'break'
+          : 'glue'
+        : procedures.length > 0 || round
+          ? 'plan'
+          : openKeyWords(brief).length === 0
+            ? 'shortlist'
+            : 'ask'
   return {
     at,
     openWords: openKeyWords(brief).length,

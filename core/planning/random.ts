@@ -1,6 +1,6 @@
 /**
- * Seeded randomness: mulberry32, 32 bits of state, period 2³². Good enough for shuffles and simulated readings; not for secrets.
- * The core draws from nothing else, so that the same seed gives the same plan on every machine.
+ * Seeded randomness: mulberry32, 32 bits of state, period 2³². Good enough for shuffles and simulated readings; not for
+ * secrets. The core draws from nothing else, so that the same seed gives the same plan on every machine.
  */
 export type Random = () => number
 

@@ -5,7 +5,8 @@ import { CodedError } from '../errors'
 export const SCATTER_UNTIL_KNOWN = 0.25
 
 /**
- * The chance to rank two glues rightly when one is `ratio` times stronger, with n coupons of each: Φ(ln r / (σ·√(2/n))).
+ * The chance to rank two glues rightly when one is `ratio` times stronger, with n coupons of each: Φ(ln r /
+ * (σ·√(2/n))).
  * @param n coupons a procedure, at least 1
  * @param ratio how many times stronger, above 0 (1/r gives the same as r)
  * @param scatter σ of ln strength

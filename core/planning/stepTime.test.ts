@@ -27,23 +27,32 @@ describe('how long a step lasts', () => {
 })
 
 describe('the usual steps of every family', () => {
-  const pairs = [['wood', 'wood'], ['foam-eva', 'fabric-cotton'], ['print-pla', 'metal']] as const // prettier-ignore
-  it.each(families.map(({ id }) => [id]))('%s: nobody holds still for longer than two minutes, and no time stands in the words', (id) => {
-    for (const [a, b] of pairs) {
-      const family = familyOf(id)
-      const steps = usualSteps(family, materialClassOf(a), materialClassOf(b))
-      for (const step of steps) {
-        if (step.kind === 'hold') expect(step.minS).toBeLessThanOrEqual(HOLD_BY_HAND_S)
-        if (!step.kind.startsWith('prepare')) expect(step.text).not.toMatch(/\d+(\.\d+)? ?(s|min|h|days?)\b/)
+  const pairs = [
+    ['wood', 'wood'],
+    ['foam-eva', 'fabric-cotton'],
+    ['print-pla', 'metal'],
+  ] as const
+  it.each(families.map(({ id }) => [id]))(
+    '%s: nobody holds still for longer than two minutes, and no time stands in the words',
+    (id) => {
+      for (const [a, b] of pairs) {
+        const family = familyOf(id)
+        const steps = usualSteps(family, materialClassOf(a), materialClassOf(b))
+        for (const step of steps) {
+          if (step.kind === 'hold') expect(step.minS).toBeLessThanOrEqual(HOLD_BY_HAND_S)
+          if (!step.kind.startsWith('prepare')) expect(step.text).not.toMatch(/\d+(\.\d+)? ?(s|min|h|days?)\b/)
+        }
+        // What is longer is fixed in place, once, for as long as the glue needs.
+        const fixed = steps.filter(({ kind }) => kind === 'clamp')
+        expect(fixed.length).toBeLessThanOrEqual(1)
+        if (family.holdS > HOLD_BY_HAND_S) expect(fixed[0]!.minS).toBeGreaterThanOrEqual(family.holdS)
+        expect(steps.at(-1)!.kind).toBe('cure')
+        // From closing on, holding and clamping together last until it can be handled, where it is clamped at all.
+        const held = steps
+          .filter(({ kind }) => kind === 'hold' || kind === 'clamp')
+          .reduce((sum, { minS }) => sum + minS, 0)
+        expect(held).toBeGreaterThanOrEqual(family.holdS)
       }
-      // What is longer is fixed in place, once, for as long as the glue needs.
-      const fixed = steps.filter(({ kind }) => kind === 'clamp')
-      expect(fixed.length).toBeLessThanOrEqual(1)
-      if (family.holdS > HOLD_BY_HAND_S) expect(fixed[0]!.minS).toBeGreaterThanOrEqual(family.holdS)
-      expect(steps.at(-1)!.kind).toBe('cure')
-      // From closing on, holding and clamping together last until it can be handled, where it is clamped at all.
-      const held = steps.filter(({ kind }) => kind === 'hold' || kind === 'clamp').reduce((sum, { minS }) => sum + minS, 0)
-      expect(held).toBeGreaterThanOrEqual(family.holdS)
-    }
-  }) // prettier-ignore
+    },
+  )
 })

@@ -60,8 +60,8 @@ const fixWords = {
 }
 
 /**
- * The usual steps for a family on two faces, from the tables: prepare, apply, wait inside its window, close, hold, clamp,
- * leave alone. The maker edits them afterwards.
+ * The usual steps for a family on two faces, from the tables: prepare, apply, wait inside its window, close, hold,
+ * clamp, leave alone. The maker edits them afterwards.
  * @param times a family's times, the label's put over them
  * @param helpers what goes with the glue; each adds its own words to the step that it belongs to
  */

@@ -60,10 +60,15 @@ const shortened = (text: string) => {
   return bare.length > 40 ? `${bare.slice(0, 40)}…` : bare || 'nothing'
 }
 
-const NUMBER =
-  /^([+\-−]?)\s*(?:(\d+)\s+(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|(\d{1,3}(?:[ '’]\d{3})+(?!\d)(?:[.,]\d+)?|\d[\d,.]*(?:e[+-]?\d+)?|[.,]\d+))/i
+const MIXED = /(\d+)\s+(\d+)\s*\/\s*(\d+)/
+const FRACTION = /(\d+)\s*\/\s*(\d+)/
+const PLAIN = /(\d{1,3}(?:[ '’]\d{3})+(?!\d)(?:[.,]\d+)?|\d[\d,.]*(?:e[+-]?\d+)?|[.,]\d+)/
+const NUMBER = new RegExp(`^([+\\-−]?)\\s*(?:${MIXED.source}|${FRACTION.source}|${PLAIN.source})`, 'i')
 
-/** The number that a text begins with, and what stands after it, trimmed. @throws CodedError not-a-number, ambiguous-number */
+/**
+ * The number that a text begins with, and what stands after it, trimmed.
+ * @throws CodedError not-a-number, ambiguous-number
+ */
 function beginning(text: string, path: string, example: string): { value: number; rest: string } {
   const no = () => new CodedError('not-a-number', path, { got: shortened(text), example })
   if (text.length > LONGEST) throw no()
@@ -126,8 +131,9 @@ export interface NumberField {
 }
 
 /**
- * A plain number as people write it: "6,5", "2 1/2", "½", "1e3", "1 000", "1,250.5". A single comma before exactly three
- * digits ("1,250") is refused, since it is 1250 to one maker and 1.25 to another; so is anything behind the number.
+ * A plain number as people write it: "6,5", "2 1/2", "½", "1e3", "1 000", "1,250.5". A single comma before exactly
+ * three digits ("1,250") is refused, since it is 1250 to one maker and 1.25 to another; so is anything behind the
+ * number.
  * @param of bounds (default ±1e9), and how an error names the field
  * @throws CodedError not-a-number, ambiguous-number, rest-not-read, out-of-range, not-whole
  */

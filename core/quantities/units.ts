@@ -1,4 +1,7 @@
-/** Units people type, by what they measure. Inside: N, kg, l, mm, mm², s, °C, °. Factors are exact by definition where one exists. */
+/**
+ * Units people type, by what they measure. Inside: N, kg, l, mm, mm², s, °C, °. Factors are exact by definition where
+ * one exists.
+ */
 export const STANDARD_GRAVITY = 9.80665 // m/s², ISO 80000-3 (exact)
 /** kg a litre of tap water at about 20 °C (methods.md 1). */
 export const WATER_KG_PER_LITRE = 0.998
@@ -10,7 +13,9 @@ type Linear = { factor: number; offset?: number }
 const POUND_KG = 0.45359237 // exact
 const INCH_MM = 25.4 // exact
 
-/** Every spelling in lower case → value inside = value × factor + offset. The first spelling of a unit is its usual one. */
+/**
+ * Every spelling in lower case → value inside = value × factor + offset. The first spelling of a unit is its usual one.
+ */
 const tables: Record<Dimension, Record<string, Linear>> = {
   force: {
     N: { factor: 1 },
@@ -57,11 +62,19 @@ const tables: Record<Dimension, Record<string, Linear>> = {
   temperature: { '°C': { factor: 1 }, '°F': { factor: 5 / 9, offset: -160 / 9 } },
   angle: { '°': { factor: 1 }, rad: { factor: 180 / Math.PI } },
   torque: { 'N·m': { factor: 1 }, 'N·mm': { factor: 0.001 } },
-  strength: { MPa: { factor: 1 }, kPa: { factor: 0.001 }, 'N/mm²': { factor: 1 }, psi: { factor: (POUND_KG * STANDARD_GRAVITY) / INCH_MM ** 2 } }, // prettier-ignore
+  strength: {
+    MPa: { factor: 1 },
+    kPa: { factor: 0.001 },
+    'N/mm²': { factor: 1 },
+    psi: { factor: (POUND_KG * STANDARD_GRAVITY) / INCH_MM ** 2 },
+  },
   peel: { 'N/mm': { factor: 1 }, 'N/cm': { factor: 0.1 }, 'N/m': { factor: 0.001 } },
 }
 
-/** The least and the most, in the unit inside, that a quantity at a maker's bench can be; below zero only for °C and angles. */
+/**
+ * The least and the most, in the unit inside, that a quantity at a maker's bench can be; below zero only for °C and
+ * angles.
+ */
 export const bounds: Record<Dimension, readonly [number, number]> = {
   force: [0, 1e6],
   mass: [0, 1e5],
@@ -81,22 +94,105 @@ export const insideUnit = (dimension: Dimension): string => Object.keys(tables[d
 
 /** Other spellings, in lower case unless case matters. */
 const spellings: Record<string, string> = {
-  newton: 'N', newtons: 'N', n: 'N', kn: 'kN', dan: 'daN', cn: 'cN', mpa: 'MPa', kpa: 'kPa', 'n/mm2': 'N/mm²', 'n/mm^2': 'N/mm²',
-  kgs: 'kg', kilo: 'kg', kilos: 'kg', kilogram: 'kg', kilograms: 'kg', kp: 'kgf', gram: 'g', grams: 'g', gr: 'g',
-  lbs: 'lb', pound: 'lb', pounds: 'lb', '#': 'lb', ounce: 'oz', ounces: 'oz',
-  litre: 'l', litres: 'l', liter: 'l', liters: 'l', ltr: 'l', millilitre: 'ml', millilitres: 'ml', milliliter: 'ml',
-  millimetre: 'mm', millimetres: 'mm', millimeter: 'mm', centimetre: 'cm', centimetres: 'cm', centimeter: 'cm',
-  metre: 'm', metres: 'm', meter: 'm', inch: 'in', inches: 'in', '"': 'in', '″': 'in', '”': 'in', foot: 'ft', feet: 'ft', "'": 'ft', '′': 'ft',
-  mm2: 'mm²', 'mm^2': 'mm²', cm2: 'cm²', 'cm^2': 'cm²', m2: 'm²', 'm^2': 'm²', in2: 'in²', 'in^2': 'in²', sqin: 'in²', sqcm: 'cm²',
-  sec: 's', secs: 's', second: 's', seconds: 's', mins: 'min', minute: 'min', minutes: 'min',
-  hr: 'h', hrs: 'h', hour: 'h', hours: 'h', d: 'day', days: 'day', weeks: 'week', wk: 'week',
-  c: '°C', '°c': '°C', degc: '°C', celsius: '°C', f: '°F', '°f': '°F', degf: '°F', fahrenheit: '°F',
-  deg: '°', degree: '°', degrees: '°', nm: 'N·m', 'n·m': 'N·m', nmm: 'N·mm', 'n·mm': 'N·mm',
-} // prettier-ignore
+  newton: 'N',
+  newtons: 'N',
+  n: 'N',
+  kn: 'kN',
+  dan: 'daN',
+  cn: 'cN',
+  mpa: 'MPa',
+  kpa: 'kPa',
+  'n/mm2': 'N/mm²',
+  'n/mm^2': 'N/mm²',
+  kgs: 'kg',
+  kilo: 'kg',
+  kilos: 'kg',
+  kilogram: 'kg',
+  kilograms: 'kg',
+  kp: 'kgf',
+  gram: 'g',
+  grams: 'g',
+  gr: 'g',
+  lbs: 'lb',
+  pound: 'lb',
+  pounds: 'lb',
+  '#': 'lb',
+  ounce: 'oz',
+  ounces: 'oz',
+  litre: 'l',
+  litres: 'l',
+  liter: 'l',
+  liters: 'l',
+  ltr: 'l',
+  millilitre: 'ml',
+  millilitres: 'ml',
+  milliliter: 'ml',
+  millimetre: 'mm',
+  millimetres: 'mm',
+  millimeter: 'mm',
+  centimetre: 'cm',
+  centimetres: 'cm',
+  centimeter: 'cm',
+  metre: 'm',
+  metres: 'm',
+  meter: 'm',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  '″': 'in',
+  '”': 'in',
+  foot: 'ft',
+  feet: 'ft',
+  "'": 'ft',
+  '′': 'ft',
+  mm2: 'mm²',
+  'mm^2': 'mm²',
+  cm2: 'cm²',
+  'cm^2': 'cm²',
+  m2: 'm²',
+  'm^2': 'm²',
+  in2: 'in²',
+  'in^2': 'in²',
+  sqin: 'in²',
+  sqcm: 'cm²',
+  sec: 's',
+  secs: 's',
+  second: 's',
+  seconds: 's',
+  mins: 'min',
+  minute: 'min',
+  minutes: 'min',
+  hr: 'h',
+  hrs: 'h',
+  hour: 'h',
+  hours: 'h',
+  d: 'day',
+  days: 'day',
+  weeks: 'week',
+  wk: 'week',
+  c: '°C',
+  '°c': '°C',
+  degc: '°C',
+  celsius: '°C',
+  f: '°F',
+  '°f': '°F',
+  degf: '°F',
+  fahrenheit: '°F',
+  deg: '°',
+  degree: '°',
+  degrees: '°',
+  nm: 'N·m',
+  'n·m': 'N·m',
+  nmm: 'N·mm',
+  'n·mm': 'N·mm',
+}
 
 export const knownUnits = (dimension: Dimension): string[] => Object.keys(tables[dimension])
 
-/** The usual spelling of a typed unit within a dimension, or null. `mN` and `MN` differ only by case, so case is tried first. */
+/**
+ * The usual spelling of a typed unit within a dimension, or null. `mN` and `MN` differ only by case, so case is tried
+ * first.
+ */
 export function findUnit(typed: string, dimension: Dimension): string | null {
   const table = tables[dimension]
   const bare = typed.trim().replace(/\.$/, '')

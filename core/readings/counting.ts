@@ -1,8 +1,8 @@
 import type { Reading } from '../records/reading'
 
 /**
- * The readings that count, one a coupon: where a second one got in and neither is set aside, the first, since a coupon breaks
- * once. The others are shown, to be set aside.
+ * The readings that count, one a coupon: where a second one got in and neither is set aside, the first, since a coupon
+ * breaks once. The others are shown, to be set aside.
  */
 export function countingReadings(readings: readonly Reading[]): Reading[] {
   const first = new Map<string, Reading>()

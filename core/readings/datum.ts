@@ -13,7 +13,10 @@ export type Datum =
   | { kind: 'between'; low: number; high: number }
 
 export type LeftOut = { kind: 'leftOut'; why: WhyLeftOut }
-/** unusable: what was read makes no strength; the reading stands, with the fault named, until it is corrected or set aside */
+/**
+ * unusable: what was read makes no strength; the reading stands, with the fault named, until it is corrected or set
+ * aside
+ */
 export type WhyLeftOut = 'wet' | 'fault' | 'order-only' | 'set-aside' | 'graded' | 'unusable'
 
 /** How a pull ended. */
@@ -46,8 +49,9 @@ export const tornShare = (at: FailurePlaces): number => at.tornA + at.tornB
 export const TORN_SHARE = 50
 
 /**
- * What kind of datum a pull is (methods.md 2): a torn part or an unbroken coupon is "at least", loss in handling "at most",
- * steps and rungs "between", wet glue and test faults no strength at all. A censored reading is never dropped and never exact.
+ * What kind of datum a pull is (methods.md 2): a torn part or an unbroken coupon is "at least", loss in handling "at
+ * most", steps and rungs "between", wet glue and test faults no strength at all. A censored reading is never dropped
+ * and never exact.
  * @param read the strength read, or null where the end carries none (wet, fault, handling)
  * @throws CodedError missing when a load is needed and was not read; not-hundred-percent
  */

@@ -11,7 +11,14 @@ describe('graded tests', () => {
     expect(gradeWords('lap-shear', grades)).toBe('')
   })
   it('count the worst piece of each thing, and know what was never looked at', () => {
-    expect(worstGrades('spot', [grades, { ...grades, stain: 2, cloud: 2 }])).toEqual({ melt: 2, cloud: 1, stain: 0, bleed: 2, cockle: 2, paint: 2 }) // prettier-ignore
+    expect(worstGrades('spot', [grades, { ...grades, stain: 2, cloud: 2 }])).toEqual({
+      melt: 2,
+      cloud: 1,
+      stain: 0,
+      bleed: 2,
+      cockle: 2,
+      paint: 2,
+    })
     expect(worstGrades('work', [{ carve: 1 }])).toEqual({
       carve: 1,
       sand: null,
@@ -21,10 +28,21 @@ describe('graded tests', () => {
     })
   })
   it('are kept and are no strength; wet ones and faults stay what they are', () => {
-    const reading = { raw: { way: 'grades' as const, grades, afterH: 24 }, outcome: { end: 'held' as const }, size: {}, setAside: null } // prettier-ignore
+    const reading = {
+      raw: { way: 'grades' as const, grades, afterH: 24 },
+      outcome: { end: 'held' as const },
+      size: {},
+      setAside: null,
+    }
     expect(interpret(reading, 'spot').datum).toEqual({ kind: 'leftOut', why: 'graded' })
-    expect(interpret({ ...reading, setAside: 'wrong scrap' }, 'spot').datum).toEqual({ kind: 'leftOut', why: 'set-aside' }) // prettier-ignore
-    expect(interpret({ ...reading, outcome: { end: 'wet', places: null } }, 'spot').datum).toEqual({ kind: 'leftOut', why: 'wet' }) // prettier-ignore
+    expect(interpret({ ...reading, setAside: 'wrong scrap' }, 'spot').datum).toEqual({
+      kind: 'leftOut',
+      why: 'set-aside',
+    })
+    expect(interpret({ ...reading, outcome: { end: 'wet', places: null } }, 'spot').datum).toEqual({
+      kind: 'leftOut',
+      why: 'wet',
+    })
   })
   it('answer no load of a brief by themselves, and have ids of their own', () => {
     for (const test of Object.keys(gradedKinds))
@@ -35,7 +53,19 @@ describe('graded tests', () => {
 })
 
 describe('a proof load', () => {
-  const held = (low: number, broke: number | null) => interpret({ raw: { way: 'count', held: low, broke }, outcome: broke === null ? { end: 'held' } : { end: 'broke', places: { tornA: 0, offA: 0, glue: 100, offB: 0, tornB: 0 } }, size: {}, setAside: null }, 'proof').datum // prettier-ignore
+  const held = (low: number, broke: number | null) =>
+    interpret(
+      {
+        raw: { way: 'count', held: low, broke },
+        outcome:
+          broke === null
+            ? { end: 'held' }
+            : { end: 'broke', places: { tornA: 0, offA: 0, glue: 100, offB: 0, tornB: 0 } },
+        size: {},
+        setAside: null,
+      },
+      'proof',
+    ).datum
   it('says between the factor it held and the one it let go at, or at least', () => {
     expect(held(2, 3)).toEqual({ kind: 'between', low: 2, high: 3 })
     expect(held(3, null)).toEqual({ kind: 'atLeast', low: 3 })

@@ -10,26 +10,49 @@ export interface GradedKind {
 }
 export type Grade = 0 | 1 | 2
 
-const late = [{ hours: 0.2, word: 'after minutes' }, { hours: 1, word: 'after an hour' }, { hours: 24, word: 'after a day' }, { hours: 168, word: 'after a week' }] // prettier-ignore
+const late = [
+  { hours: 0.2, word: 'after minutes' },
+  { hours: 1, word: 'after an hour' },
+  { hours: 24, word: 'after a day' },
+  { hours: 168, word: 'after a week' },
+]
 const item = (id: string, word: string) => ({ id, word })
 
 export const gradedKinds: Partial<Record<TestId, GradedKind>> = {
   spot: {
-    what: [item('melt', 'melts or dents'), item('cloud', 'clouds or crazes'), item('stain', 'stains'), item('bleed', 'bleeds through'), item('cockle', 'cockles'), item('paint', 'lifts paint')],
+    what: [
+      item('melt', 'melts or dents'),
+      item('cloud', 'clouds or crazes'),
+      item('stain', 'stains'),
+      item('bleed', 'bleeds through'),
+      item('cockle', 'cockles'),
+      item('paint', 'lifts paint'),
+    ],
     steps: ['plainly', 'a trace', 'not at all'],
     looks: late,
   },
   work: {
-    what: [item('carve', 'carve'), item('sand', 'sand'), item('hot-wire', 'hot wire'), item('paint', 'paint'), item('wash', 'wash')],
+    what: [
+      item('carve', 'carve'),
+      item('sand', 'sand'),
+      item('hot-wire', 'hot wire'),
+      item('paint', 'paint'),
+      item('wash', 'wash'),
+    ],
     steps: ['bad', 'so-so', 'good'],
     looks: [],
   },
   looks: {
-    what: [item('clear', 'clarity'), item('line', 'thin line'), item('squeeze', 'no squeeze-out'), item('voids', 'no voids when opened')],
+    what: [
+      item('clear', 'clarity'),
+      item('line', 'thin line'),
+      item('squeeze', 'no squeeze-out'),
+      item('voids', 'no voids when opened'),
+    ],
     steps: ['poor', 'fair', 'good'],
     looks: late.slice(2),
   },
-} // prettier-ignore
+}
 
 /** Grades in words, the bad ones first; “nothing to see” where all are good. */
 export function gradeWords(test: TestId, grades: Readonly<Record<string, number>>): string {
@@ -39,11 +62,18 @@ export function gradeWords(test: TestId, grades: Readonly<Record<string, number>
   return told.length ? told.map(({ id, word }) => `${word}: ${kind.steps[grades[id] as Grade]}`).join(', ') : 'all good'
 }
 
-/** The worst grade of each thing over several pieces: a glue that stains once stains. null where it was never looked at. */
-export function worstGrades(test: TestId, all: readonly Readonly<Record<string, number>>[]): Record<string, Grade | null> {
+/**
+ * The worst grade of each thing over several pieces: a glue that stains once stains. null where it was never looked at.
+ */
+export function worstGrades(
+  test: TestId,
+  all: readonly Readonly<Record<string, number>>[],
+): Record<string, Grade | null> {
   const kind = gradedKinds[test]
-  return Object.fromEntries((kind?.what ?? []).map(({ id }) => {
-    const seen = all.flatMap((grades) => (grades[id] === undefined ? [] : [grades[id] as Grade]))
-    return [id, seen.length ? (Math.min(...seen) as Grade) : null]
-  }))
-} // prettier-ignore
+  return Object.fromEntries(
+    (kind?.what ?? []).map(({ id }) => {
+      const seen = all.flatMap((grades) => (grades[id] === undefined ? [] : [grades[id] as Grade]))
+      return [id, seen.length ? (Math.min(...seen) as Grade) : null]
+    }),
+  )
+}

@@ -23,7 +23,8 @@ export type LoadInterval = { lowN: number; highN: number | null }
 
 /**
  * The load that a rung stands for, from the maker's own pulls on the scale: the 10th and 90th percentile of that grip's
- * pulls bound it. "Falls off" lies below the weakest calibrated grip; "would not come" is at least the strongest (open top).
+ * pulls bound it. "Falls off" lies below the weakest calibrated grip; "would not come" is at least the strongest (open
+ * top).
  * @throws CodedError uncalibrated-hands when the grip has fewer than PULLS_NEEDED pulls
  */
 export function rungInterval(rung: Rung, calibration: Partial<HandCalibration>): LoadInterval {

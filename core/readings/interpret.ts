@@ -83,8 +83,8 @@ export interface Interpreted {
 const USABLE = { low: 1e-6, high: 1e7 }
 
 /**
- * A logged pull, worked out anew from what was read (methods.md 1 and 2). It never throws: a reading that cannot be worked
- * out keeps its place, with the fault named.
+ * A logged pull, worked out anew from what was read (methods.md 1 and 2). It never throws: a reading that cannot be
+ * worked out keeps its place, with the fault named.
  */
 export function interpret(reading: Pick<Reading, 'raw' | 'outcome' | 'size' | 'setAside'>, test: TestId): Interpreted {
   const rest = { unit: testKinds[test].unit, size: reading.size, fault: null }

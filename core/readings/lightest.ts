@@ -7,8 +7,9 @@ import { testKinds, type TestId } from './tests'
 const WIDEST_MANDREL_MM = 100
 
 /**
- * The least that a test can read, for a coupon that came apart in handling: it held at most that. The gauge's smallest step, N,
- * where a load is read; one flex or one drop; the load itself for a proof; for a bend the strain on the widest mandrel, %.
+ * The least that a test can read, for a coupon that came apart in handling: it held at most that. The gauge's smallest
+ * step, N, where a load is read; one flex or one drop; the load itself for a proof; for a bend the strain on the widest
+ * mandrel, %.
  */
 export function lightestOf(test: TestId, size: CouponSize, gauge: Bench['gauge']): { value: number; unit: string } {
   const { force, unit } = testKinds[test]

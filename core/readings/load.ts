@@ -27,9 +27,9 @@ const dimensions: Record<Way, Dimension> = { gauge: 'force', mass: 'mass', water
 export const dimensionOfWay = (way: Way): Dimension => dimensions[way]
 
 /**
- * The load at the joint in N (methods.md 1): gauge as read; m·g; (litres × 0.998 kg + tare)·g; F·(arm of the load / arm of
- * the joint) plus the beam's own moment over the arm of the joint. A lever is loaded by weights or a gauge alike, so its
- * number is read as a force and a mass unit means that mass hung on it.
+ * The load at the joint in N (methods.md 1): gauge as read; m·g; (litres × 0.998 kg + tare)·g; F·(arm of the load / arm
+ * of the joint) plus the beam's own moment over the arm of the joint. A lever is loaded by weights or a gauge alike, so
+ * its number is read as a force and a mass unit means that mass hung on it.
  * @throws CodedError naming the field
  */
 export function loadN(reading: LoadReading): number {

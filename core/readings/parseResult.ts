@@ -7,8 +7,8 @@ import { testKinds, type TestId } from './tests'
 const LEAST = 1e-6
 
 /**
- * A result of a test as typed, in the test's own unit when none is given: a pass limit, for one. Strengths take MPa, kPa,
- * N/mm² and psi, loads on a width N/mm, N/cm and N/m; counts only their own word ("500 cycles").
+ * A result of a test as typed, in the test's own unit when none is given: a pass limit, for one. Strengths take MPa,
+ * kPa, N/mm² and psi, loads on a width N/mm, N/cm and N/m; counts only their own word ("500 cycles").
  * @returns in the unit of the test
  * @throws CodedError not-a-number, rest-not-read, unknown-unit, wrong-kind-of-unit, out-of-range, not-positive
  */

@@ -3,8 +3,16 @@ import { positive } from '../quantities/require'
 
 /** Tests whose load is turned into a strength (methods.md 1); a contract id each. */
 export const forceTests = [
-  'lap-shear', 'tension', 'peel', 'cleavage', 'torsion-round', 'torsion-ring', 'torsion-rect', 'snap-rect', 'snap-round',
-] as const // prettier-ignore
+  'lap-shear',
+  'tension',
+  'peel',
+  'cleavage',
+  'torsion-round',
+  'torsion-ring',
+  'torsion-rect',
+  'snap-rect',
+  'snap-round',
+] as const
 export type ForceTest = (typeof forceTests)[number]
 export type StrengthUnit = 'MPa' | 'N/mm'
 
@@ -53,7 +61,9 @@ function ringMPa(size: CouponSize, torqueNmm: number): number {
   return (16 * torqueNmm * outer) / (Math.PI * (outer ** 4 - inner ** 4))
 }
 
-/** Rectangle a ≥ b, whichever of width and thickness is larger; Roark's approximation, within 4 % of the exact series. */
+/**
+ * Rectangle a ≥ b, whichever of width and thickness is larger; Roark's approximation, within 4 % of the exact series.
+ */
 function rectangleMPa(size: CouponSize, torqueNmm: number): number {
   const one = need(size, 'widthMm', 'The width', 'a twisted rectangle')
   const two = need(size, 'thicknessMm', 'The thickness', 'a twisted rectangle')

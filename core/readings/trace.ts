@@ -14,9 +14,9 @@ export function peakN(trace: readonly TracePoint[]): number {
 }
 
 /**
- * Mean peel load over the steady part, N: the first 25 mm or the first quarter of the travel, whichever is less, and the
- * last 10 % are left out (methods.md 1, after ISO 11339). Weighted by travel (trapezoid), so that a pause does not count;
- * without travel, time stands in for it (steady pulling speed) and the first quarter is left out.
+ * Mean peel load over the steady part, N: the first 25 mm or the first quarter of the travel, whichever is less, and
+ * the last 10 % are left out (methods.md 1, after ISO 11339). Weighted by travel (trapezoid), so that a pause does not
+ * count; without travel, time stands in for it (steady pulling speed) and the first quarter is left out.
  * @returns the mean, and the part used, in mm of travel or in s
  * @throws CodedError trace-too-short
  */

@@ -6,10 +6,10 @@ import { issueWords } from './issue'
 import { schemas, tableWords, type AnyRecord, type TableName } from './tables'
 
 /**
- * Checks an entry against the records as they stand: every `after` fits its table's schema, every `before` is what stands
- * there, and what must be one of its kind, or point to something, still does when the whole entry is in.
- * @throws CodedError wrong-shape naming table, id and field; conflict when a record was changed elsewhere in the meantime;
- * taken, points-nowhere, still-used
+ * Checks an entry against the records as they stand: every `after` fits its table's schema, every `before` is what
+ * stands there, and what must be one of its kind, or point to something, still does when the whole entry is in.
+ * @throws CodedError wrong-shape naming table, id and field; conflict when a record was changed elsewhere in the
+ * meantime; taken, points-nowhere, still-used
  */
 export function checkEntry(entry: Entry, records: RecordReader): void {
   const passed = new Map<string, AnyRecord | null>()
@@ -29,8 +29,8 @@ export function checkEntry(entry: Entry, records: RecordReader): void {
 }
 
 /**
- * The first thing in a record that does not fit its schema. What an older version let in, and this change leaves as it was,
- * is not counted: such a record must still be open to being corrected, or set aside.
+ * The first thing in a record that does not fit its schema. What an older version let in, and this change leaves as it
+ * was, is not counted: such a record must still be open to being corrected, or set aside.
  */
 function newIssue(table: TableName, before: AnyRecord | null, after: AnyRecord): z.core.$ZodIssue | null {
   const parsed = schemas[table].safeParse(after)

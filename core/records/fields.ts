@@ -11,7 +11,9 @@ export const day = z
 export const text = z.string().check(z.maxLength(4000))
 /** a name or a reason: not empty */
 export const words = z.string().check(z.minLength(1), z.maxLength(4000))
-/** The largest and the smallest number that any maker's quantity comes near: beyond them lies a slip of the keyboard. */
+/**
+ * The largest and the smallest number that any maker's quantity comes near: beyond them lies a slip of the keyboard.
+ */
 export const LARGEST = 1e9
 export const SMALLEST = 1e-6
 /** a number within those bounds, above or below zero */

@@ -12,7 +12,9 @@ export interface RecordReader {
 type Row = Record<string, unknown> & { id: string }
 const asRow = (record: AnyRecord | null): Row | null => record as unknown as Row | null
 
-/** What may stand only once: within its owner, or (scope null) on the whole bench. key null: this record is not counted. */
+/**
+ * What may stand only once: within its owner, or (scope null) on the whole bench. key null: this record is not counted.
+ */
 interface Only {
   scope: string | null
   key: (record: Row) => string | null
@@ -54,9 +56,9 @@ export const onlyOnce: Partial<Record<TableName, Only>> = {
 }
 
 /**
- * Checks that, with all changes in, nothing stands twice that may stand once, nothing new points to what is not there, and
- * nothing was taken away that something else still points to. What was so before the changes is left alone: an older bench
- * stays editable.
+ * Checks that, with all changes in, nothing stands twice that may stand once, nothing new points to what is not there,
+ * and nothing was taken away that something else still points to. What was so before the changes is left alone: an
+ * older bench stays editable.
  * @throws CodedError taken, points-nowhere, still-used
  */
 export function checkIntegrity(changes: readonly Change[], records: RecordReader): void {

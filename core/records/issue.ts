@@ -1,6 +1,9 @@
 import type * as z from 'zod/mini'
 
-/** What a schema found wrong, in words: zod's codes without its sentences, which would come in one language and weigh more than the schemas. */
+/**
+ * What a schema found wrong, in words: zod's codes without its sentences, which would come in one language and weigh
+ * more than the schemas.
+ */
 export function issueWords(issue: z.core.$ZodIssue): string {
   switch (issue.code) {
     case 'invalid_type':

@@ -2,7 +2,16 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { mergeEdit, withMine } from './merge'
 
-const glue = { name: 'Tin', packPrice: 9, label: { holdS: 60 }, steps: [{ id: 's1', text: 'a' }, { id: 's2', text: 'b' }], tags: ['x'] } // prettier-ignore
+const glue = {
+  name: 'Tin',
+  packPrice: 9,
+  label: { holdS: 60 },
+  steps: [
+    { id: 's1', text: 'a' },
+    { id: 's2', text: 'b' },
+  ],
+  tags: ['x'],
+}
 
 describe('an edit on what was changed meanwhile', () => {
   it('keeps what each side changed where the other did not', () => {
@@ -14,7 +23,15 @@ describe('an edit on what was changed meanwhile', () => {
         { id: 's2', text: 'b' },
       ],
     }
-    const theirs = { ...glue, packPrice: 12, label: { holdS: 60, fullS: 9 }, steps: [{ id: 's1', text: 'a' }, { id: 's2', text: 'theirs' }] } // prettier-ignore
+    const theirs = {
+      ...glue,
+      packPrice: 12,
+      label: { holdS: 60, fullS: 9 },
+      steps: [
+        { id: 's1', text: 'a' },
+        { id: 's2', text: 'theirs' },
+      ],
+    }
     const { merged, clashes } = mergeEdit(glue, mine, theirs)
     expect(clashes).toEqual([])
     expect(merged).toEqual({
@@ -59,7 +76,11 @@ describe('an edit on what was changed meanwhile', () => {
   })
 
   it('holds for any record: alone, an edit comes through whole; with mine put in, no clash is lost', () => {
-    const record = fc.record({ a: fc.integer(), b: fc.array(fc.integer(), { maxLength: 3 }), c: fc.record({ d: fc.boolean(), e: fc.string() }) }) // prettier-ignore
+    const record = fc.record({
+      a: fc.integer(),
+      b: fc.array(fc.integer(), { maxLength: 3 }),
+      c: fc.record({ d: fc.boolean(), e: fc.string() }),
+    })
     fc.assert(
       fc.property(record, record, record, (opened, mine, theirs) => {
         expect(mergeEdit(opened, mine, opened).merged).toEqual(mine)

@@ -28,8 +28,9 @@ function asKeyed(lists: Value[]): Fields[] | null {
 }
 
 /**
- * Puts an edit on a record that may have changed since its form was opened: a field that the form did not touch keeps what
- * stands there now, one that only the form touched becomes the form's, and one that both changed, differently, is a clash.
+ * Puts an edit on a record that may have changed since its form was opened: a field that the form did not touch keeps
+ * what stands there now, one that only the form touched becomes the form's, and one that both changed, differently, is
+ * a clash.
  * @param opened the record when the form was opened
  * @param mine as the form wants it
  * @param theirs as it stands now

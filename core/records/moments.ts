@@ -1,4 +1,7 @@
-/** Fields that say when something was done: they differ between two presses of one button, and make no change of their own. */
+/**
+ * Fields that say when something was done: they differ between two presses of one button, and make no change of their
+ * own.
+ */
 export const momentFields: ReadonlySet<string> = new Set([
   'at',
   'createdAt',

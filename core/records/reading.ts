@@ -4,9 +4,15 @@ import { amount, couponSize, id, moment, positive, text, within, words } from '.
 
 const optional = z.nullish(amount)
 const single = z.object({
-  way: z.enum(['gauge', 'mass', 'water', 'lever']), value: amount, unit: z.string().check(z.maxLength(8)), tareKg: optional,
-  armLoadMm: optional, armJointMm: optional, beamKg: optional, beamArmMm: optional,
-}) // prettier-ignore
+  way: z.enum(['gauge', 'mass', 'water', 'lever']),
+  value: amount,
+  unit: z.string().check(z.maxLength(8)),
+  tareKg: optional,
+  armLoadMm: optional,
+  armJointMm: optional,
+  beamKg: optional,
+  beamArmMm: optional,
+})
 
 /** What was read, as it was read: enough to work the strength out again. */
 export const rawSchema = z.discriminatedUnion('way', [
@@ -62,7 +68,11 @@ export type OutcomeRecord = z.infer<typeof outcomeSchema>
 
 /** One pull of one coupon, as logged. Corrected or set aside with a reason, never deleted. */
 export const readingSchema = z.object({
-  id, coupon: id, at: moment, raw: rawSchema, outcome: outcomeSchema,
+  id,
+  coupon: id,
+  at: moment,
+  raw: rawSchema,
+  outcome: outcomeSchema,
   /** what the load was divided by, mm */
   size: couponSize,
   /** pulled before its full cure: how long it had, and what the procedure asks, s */
@@ -70,5 +80,5 @@ export const readingSchema = z.object({
   note: text,
   setAside: z.nullable(words),
   corrected: z.array(z.object({ at: moment, was: text })),
-}) // prettier-ignore
+})
 export type Reading = z.infer<typeof readingSchema>

@@ -32,24 +32,34 @@ const spread = z.number().check(z.gte(0.1), z.lte(100_000))
 
 /** What is tested: surface preparation, glue, amount, coats, wait, how it is closed, hold or clamp, cure. */
 export const procedureSchema = z.object({
-  id, joint: id, letter: z.string().check(z.regex(/^[A-Z]$/)), name: words, family: id,
+  id,
+  joint: id,
+  letter: z.string().check(z.regex(/^[A-Z]$/)),
+  name: words,
+  family: id,
   /** the product on the shelf; null: any of the family */
   adhesive: z.nullable(id),
   helpers: z.array(z.enum(helpers)),
   /** ruled out by a rule of the trade, and tested anyway */
   anyway: z.boolean(),
-  coats: count, spreadGm2: z.nullable(spread),
+  coats: count,
+  spreadGm2: z.nullable(spread),
   /** parts of glue to parts of water, by weight */
   dilution: z.nullable(z.object({ glue: positive, water: positive })),
   /** two or more glues stirred together by weight, with the batch they were stirred in */
-  blend: z.nullable(z.object({ parts: z.array(z.object({ name: words, parts: positive })).check(z.minLength(2)), batch: text })),
+  blend: z.nullable(
+    z.object({ parts: z.array(z.object({ name: words, parts: positive })).check(z.minLength(2)), batch: text }),
+  ),
   steps: z.array(stepSchema),
-}) // prettier-ignore
+})
 export type Procedure = z.infer<typeof procedureSchema>
 
 export const exposureKinds = ['heat', 'cold', 'wash', 'soak', 'sun', 'flex', 'wait'] as const
 export type ExposureKind = (typeof exposureKinds)[number]
-/** What a coupon goes through after its cure and before its test. amount: °C, °C, cycles, h, days, cycles, weeks; hours: how long it takes. */
+/**
+ * What a coupon goes through after its cure and before its test. amount: °C, °C, cycles, h, days, cycles, weeks; hours:
+ * how long it takes.
+ */
 export const exposureSchema = z.object({
   kind: z.enum(exposureKinds),
   amount: z.number().check(z.gte(-200), z.lte(1e6)),
@@ -60,11 +70,19 @@ export type Exposure = z.infer<typeof exposureSchema>
 /** A pass limit changed after the first pull: allowed, and marked on the result. */
 const lateChange = z.object({ at: moment, from: z.nullable(positive), to: z.nullable(positive) })
 
-/** One arm of a round: a test, dry or after an exposure. Pass limit in the unit of the test, fixed before the first pull. */
+/**
+ * One arm of a round: a test, dry or after an exposure. Pass limit in the unit of the test, fixed before the first
+ * pull.
+ */
 export const armSchema = z.object({
-  id, test: z.enum(testIds), exposure: z.nullable(exposureSchema), size: couponSize, passLimit: z.nullable(positive),
-  passSetAt: z.nullable(moment), lateChanges: z.array(lateChange),
-}) // prettier-ignore
+  id,
+  test: z.enum(testIds),
+  exposure: z.nullable(exposureSchema),
+  size: couponSize,
+  passLimit: z.nullable(positive),
+  passSetAt: z.nullable(moment),
+  lateChanges: z.array(lateChange),
+})
 export type Arm = z.infer<typeof armSchema>
 
 /** What a choice may weigh (methods.md 9). */
@@ -82,26 +100,45 @@ export type Criterion = (typeof criteria)[number]
 
 /** Procedures compared for a joint, with their tests. blocks: coupons of each procedure in every arm. */
 export const roundSchema = z.object({
-  id, joint: id, number: count, arms: z.array(armSchema).check(z.minLength(1)), procedures: z.array(id),
-  blocks: z.int().check(z.positive(), z.lte(40)), seed: place, order: z.enum(['shuffled', 'least-trusted-first', 'as-written']),
+  id,
+  joint: id,
+  number: count,
+  arms: z.array(armSchema).check(z.minLength(1)),
+  procedures: z.array(id),
+  blocks: z.int().check(z.positive(), z.lte(40)),
+  seed: place,
+  order: z.enum(['shuffled', 'least-trusted-first', 'as-written']),
   /** a glue already trusted, against which the others are read */
   control: z.nullable(id),
   /** the maker's expected order of the procedures, strongest first; sealed until the pulls are in */
   hunch: z.nullable(z.object({ order: z.array(id), at: moment })),
   /** how much each counts when the choice is made, 0…5; locked with the limits, a later change marked */
-  weights: z.nullable(z.object({ values: z.record(z.enum(criteria), z.int().check(z.gte(0), z.lte(5))), setAt: moment, changedLate: z.nullable(moment) })),
+  weights: z.nullable(
+    z.object({
+      values: z.record(z.enum(criteria), z.int().check(z.gte(0), z.lte(5))),
+      setAt: moment,
+      changedLate: z.nullable(moment),
+    }),
+  ),
   plannedAt: moment,
-}) // prettier-ignore
+})
 export type Round = z.infer<typeof roundSchema>
 
 /** One test piece. Stamps say when each step was done; deviations what went differently. */
 export const couponSchema = z.object({
-  id, round: id, arm: id, procedure: id, block: count, label: z.string().check(z.regex(/^[A-Z]\d+(\.\d+)?-[A-Z]\d+$/)),
-  glueAt: place, pullAt: place,
+  id,
+  round: id,
+  arm: id,
+  procedure: id,
+  block: count,
+  label: z.string().check(z.regex(/^[A-Z]\d+(\.\d+)?-[A-Z]\d+$/)),
+  glueAt: place,
+  pullAt: place,
   /** measured; what is missing is taken from the round */
   size: couponSize,
-  stamps: z.array(z.object({ step: id, at: moment })), deviations: z.array(z.object({ at: moment, text })),
-}) // prettier-ignore
+  stamps: z.array(z.object({ step: id, at: moment })),
+  deviations: z.array(z.object({ at: moment, text })),
+})
 export type Coupon = z.infer<typeof couponSchema>
 
 export const cureStates = ['wet', 'tacky', 'slides', 'firm', 'hard'] as const
@@ -110,7 +147,19 @@ export type CureCheck = z.infer<typeof cureCheckSchema>
 
 /** The maker's choice for a joint, with what was known when it was made. */
 export const decisionSchema = z.object({
-  id, joint: id, round: id, arm: id, procedure: id, reason: text, at: moment,
-  known: z.object({ pulls: place, typical: z.nullable(amount), weakLow: z.nullable(amount), unit: text, margin: z.nullable(amount) }),
-}) // prettier-ignore
+  id,
+  joint: id,
+  round: id,
+  arm: id,
+  procedure: id,
+  reason: text,
+  at: moment,
+  known: z.object({
+    pulls: place,
+    typical: z.nullable(amount),
+    weakLow: z.nullable(amount),
+    unit: text,
+    margin: z.nullable(amount),
+  }),
+})
 export type Decision = z.infer<typeof decisionSchema>

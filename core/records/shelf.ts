@@ -8,18 +8,38 @@ export const materialSchema = z.object({ id, name: words, classId: id, thickness
 export type Material = z.infer<typeof materialSchema>
 
 /** What the label of a product says where it differs from its family; seconds, °C, g/m². */
-export const labelSchema = z.partial(z.object({
-  waitMinS: seconds, waitMaxS: seconds, openS: seconds, holdS: seconds,
-  handlingS: seconds, fullS: seconds, serviceMinC: celsius, serviceMaxC: celsius, spreadGm2: positive,
-  gapMaxMm: amount, potLifeS: positive, water: z.enum(['no', 'splash', 'wash', 'soak']), hazards: z.array(z.enum(hazardCodes)),
-  /** exposure limit of its data sheet for what evaporates, mg/m³ */ limitMgM3: positive, /** what of it evaporates, 0…1 by weight */ volatileShare: share,
-})) // prettier-ignore
+export const labelSchema = z.partial(
+  z.object({
+    waitMinS: seconds,
+    waitMaxS: seconds,
+    openS: seconds,
+    holdS: seconds,
+    handlingS: seconds,
+    fullS: seconds,
+    serviceMinC: celsius,
+    serviceMaxC: celsius,
+    spreadGm2: positive,
+    gapMaxMm: amount,
+    potLifeS: positive,
+    water: z.enum(['no', 'splash', 'wash', 'soak']),
+    hazards: z.array(z.enum(hazardCodes)),
+    /** exposure limit of its data sheet for what evaporates, mg/m³ */ limitMgM3: positive,
+    /** what of it evaporates, 0…1 by weight */ volatileShare: share,
+  }),
+)
 
 /** A product on the shelf, of a family. */
 export const adhesiveSchema = z.object({
-  id, name: words, /** of the tables, or “unknown” */ family: id, /** other names it goes by */ aliases: z.array(words), packSize: positive, packUnit: z.enum(['g', 'ml', 'm', 'stick', 'piece']),
-  packPrice: amount, label: labelSchema, note: text,
-}) // prettier-ignore
+  id,
+  name: words,
+  /** of the tables, or “unknown” */ family: id,
+  /** other names it goes by */ aliases: z.array(words),
+  packSize: positive,
+  packUnit: z.enum(['g', 'ml', 'm', 'stick', 'piece']),
+  packPrice: amount,
+  label: labelSchema,
+  note: text,
+})
 export type Adhesive = z.infer<typeof adhesiveSchema>
 
 /** One pack of a product: when opened, until when it is good, how much is left (share of the pack, 0…1). */
@@ -34,14 +54,27 @@ export const stockSchema = z.object({
 })
 export type StockItem = z.infer<typeof stockSchema>
 
-/** An offcut or sheet to cut coupons from, of a material class or an own material. The grain, if any, runs along its height. */
-export const offcutSchema = z.object({ id, material: id, widthMm: lengthMm, heightMm: lengthMm, count: z.int().check(z.positive(), z.lte(999)), note: text }) // prettier-ignore
+/**
+ * An offcut or sheet to cut coupons from, of a material class or an own material. The grain, if any, runs along its
+ * height.
+ */
+export const offcutSchema = z.object({
+  id,
+  material: id,
+  widthMm: lengthMm,
+  heightMm: lengthMm,
+  count: z.int().check(z.positive(), z.lte(999)),
+  note: text,
+})
 export type Offcut = z.infer<typeof offcutSchema>
 
 export const adviceGrades = ['own test', 'another’s test', 'label', 'rule of the trade', 'hearsay'] as const
 export type AdviceGrade = (typeof adviceGrades)[number]
 
-/** A rule of the house: what the maker holds true here, why, on what evidence, and when to look again. null in what it is about: any. */
+/**
+ * A rule of the house: what the maker holds true here, why, on what evidence, and when to look again. null in what it
+ * is about: any.
+ */
 export const houseRuleSchema = z.object({
   id,
   name: words,

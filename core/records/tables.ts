@@ -33,8 +33,16 @@ export const noTables = (): Tables => Object.fromEntries(tableNames.map((name) =
 
 /** Fields by which records of a table are looked up: to whom they belong. */
 export const owners: Partial<Record<TableName, string>> = {
-  joint: 'build', offcut: 'material', stock: 'adhesive', procedure: 'joint', round: 'joint', coupon: 'round', cureCheck: 'coupon', reading: 'coupon', decision: 'joint',
-} // prettier-ignore
+  joint: 'build',
+  offcut: 'material',
+  stock: 'adhesive',
+  procedure: 'joint',
+  round: 'joint',
+  coupon: 'round',
+  cureCheck: 'coupon',
+  reading: 'coupon',
+  decision: 'joint',
+}
 
 /** What a record of a table is called in a sentence. */
 export const tableWords: Record<TableName, string> = {

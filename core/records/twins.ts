@@ -17,8 +17,8 @@ function timeless(value: unknown, given: ReadonlyMap<string, string>): unknown {
 }
 
 /**
- * Whether two entries are the same press twice: the same changes but for fresh ids, moments and running numbers. A maker who
- * has seen the first would not have pressed again.
+ * Whether two entries are the same press twice: the same changes but for fresh ids, moments and running numbers. A
+ * maker who has seen the first would not have pressed again.
  */
 export function isTwin(one: Entry, other: Entry): boolean {
   if (one.kind !== other.kind || one.of !== other.of) return false

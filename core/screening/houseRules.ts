@@ -29,10 +29,12 @@ export const houseReasons = (rules: readonly HouseRule[], s: Situation, subject:
       rule: rule.id,
       verdict: rule.verdict,
       text: `Rule of the house: ${rule.name}. ${rule.reason}`,
-      settleBy: rule.lookAgainOn ? `Look at the rule again on ${rule.lookAgainOn}.` : 'Set a day to look at the rule again.',
+      settleBy: rule.lookAgainOn
+        ? `Look at the rule again on ${rule.lookAgainOn}.`
+        : 'Set a day to look at the rule again.',
       basis: rule.evidence || 'no evidence noted',
       harm: false,
       byPull: false,
       grade: rule.grade,
       house: true,
-    })) // prettier-ignore
+    }))

@@ -13,12 +13,16 @@ export interface OpenWord {
   moved: string[]
 }
 
-const side = (which: 'a' | 'b', patch: (said: Side) => Partial<Side>) => (brief: Brief): Partial<Brief> => ({ [which]: { ...brief[which], ...patch(brief[which]) } }) // prettier-ignore
+const side =
+  (which: 'a' | 'b', patch: (said: Side) => Partial<Side>) =>
+  (brief: Brief): Partial<Brief> => ({ [which]: { ...brief[which], ...patch(brief[which]) } })
 const put = (patch: Partial<Brief>) => () => patch
 type Answer = (brief: Brief) => Partial<Brief>
 
 const ofSide = (which: 'a' | 'b'): Record<string, Answer[]> => ({
-  [`${which}.state`]: [null, 'sanded', 'glazed', 'greasy', 'painted-acrylic', 'damp'].map((state) => side(which, () => ({ state: (state ?? 'clean') as Side['state'] }))), // prettier-ignore
+  [`${which}.state`]: [null, 'sanded', 'glazed', 'greasy', 'painted-acrylic', 'damp'].map((state) =>
+    side(which, () => ({ state: (state ?? 'clean') as Side['state'] })),
+  ),
   [`${which}.thicknessMm`]: [0.3, 1.2, 6].map((thicknessMm) => side(which, () => ({ thicknessMm }))),
   [`${which}.traits`]: [[], ...faceTraits.map((trait) => [trait])].map((traits) => side(which, () => ({ traits }))),
 })
@@ -66,7 +70,8 @@ export function openWordsByEffect(
   among: readonly Family[] = families,
   around: Around = {},
 ): OpenWord[] {
-  const judge = (answered: Brief, family: Family): Verdict => screen(situationOf(answered, a, b, family, around)).verdict // prettier-ignore
+  const judge = (answered: Brief, family: Family): Verdict =>
+    screen(situationOf(answered, a, b, family, around)).verdict
   return Object.entries(tries)
     .filter(([key]) => isOpen(brief, key))
     .map(([key, answers]) => {

@@ -14,25 +14,64 @@ const traits = z.optional(z.nullable(z.array(z.enum(faceTraits))))
 /** One glue for one joint, asked in the words of the core contract. What is left out or null is unknown. */
 export const questionSchema = z.object({
   joint: z.object({
-    a: z.nullable(z.string()), aState: state, aThicknessMm: number, aTraits: traits,
-    b: z.nullable(z.string()), bState: state, bThicknessMm: number, bTraits: traits,
+    a: z.nullable(z.string()),
+    aState: state,
+    aThicknessMm: number,
+    aTraits: traits,
+    b: z.nullable(z.string()),
+    bState: state,
+    bThicknessMm: number,
+    bTraits: traits,
     geometry: z.optional(z.nullable(z.enum(geometries))),
     load: z.optional(z.nullable(z.array(z.enum([...loadModes, 'steady'])))),
-    needs: z.optional(z.nullable(z.object({
-      clear: yes, neat: yes, white: yes, flex: z.optional(z.nullable(z.enum(['must-flex', 'must-be-stiff', 'band']))),
-      heatC: number, coldC: number, wash: yes, wet: yes, soak: yes, sun: yes,
-      carve: yes, sand: yes, hotWire: yes, heatForm: yes, paintOver: yes, boxed: yes,
-      indoorsNoVentilation: yes, heatNear: yes, skinContact: yes, children: yes, sensitised: yes, archival: yes, temporary: yes,
-      stakes: z.optional(z.nullable(z.array(z.enum(stakes)))),
-      maxCureH: number, repositionS: number, noClamp: yes, oneFaceOnly: yes, inShell: yes,
-      gapMm: number, roughFit: yes, curveMm: number, areaCm2: number, edgeMm: number, weightKg: number,
-      roomC: number, roomRH: number,
-    }))),
+    needs: z.optional(
+      z.nullable(
+        z.object({
+          clear: yes,
+          neat: yes,
+          white: yes,
+          flex: z.optional(z.nullable(z.enum(['must-flex', 'must-be-stiff', 'band']))),
+          heatC: number,
+          coldC: number,
+          wash: yes,
+          wet: yes,
+          soak: yes,
+          sun: yes,
+          carve: yes,
+          sand: yes,
+          hotWire: yes,
+          heatForm: yes,
+          paintOver: yes,
+          boxed: yes,
+          indoorsNoVentilation: yes,
+          heatNear: yes,
+          skinContact: yes,
+          children: yes,
+          sensitised: yes,
+          archival: yes,
+          temporary: yes,
+          stakes: z.optional(z.nullable(z.array(z.enum(stakes)))),
+          maxCureH: number,
+          repositionS: number,
+          noClamp: yes,
+          oneFaceOnly: yes,
+          inShell: yes,
+          gapMm: number,
+          roughFit: yes,
+          curveMm: number,
+          areaCm2: number,
+          edgeMm: number,
+          weightKg: number,
+          roomC: number,
+          roomRH: number,
+        }),
+      ),
+    ),
   }),
   adhesive: z.string(),
   helpers: z.optional(z.nullable(z.array(z.enum(helpers)))),
   dab: z.optional(z.nullable(z.enum(['ca-gel', 'hotmelt-low', 'tape-foam']))),
-}) // prettier-ignore
+})
 export type Question = z.infer<typeof questionSchema>
 
 /** A need that is true counts; false and unknown ask nothing. */
@@ -44,8 +83,16 @@ export function situationOfQuestion(question: Question): Situation {
   const n = joint.needs ?? {}
   const materialOf = (id: string | null, path: string) => (id === null ? null : materialClassOf(id, path))
   const open = openBrief()
-  const later = [n.paintOver && 'paint', n.sand && 'sand', n.carve && 'carve', n.hotWire && 'hot-wire', n.heatForm && 'heat-form'].filter((work) => typeof work === 'string') as Situation['later'] // prettier-ignore
-  const users = [n.children && 'child', n.sensitised && 'sensitised'].filter((user) => typeof user === 'string') as Situation['users'] // prettier-ignore
+  const later = [
+    n.paintOver && 'paint',
+    n.sand && 'sand',
+    n.carve && 'carve',
+    n.hotWire && 'hot-wire',
+    n.heatForm && 'heat-form',
+  ].filter((work) => typeof work === 'string') as Situation['later']
+  const users = [n.children && 'child', n.sensitised && 'sensitised'].filter(
+    (user) => typeof user === 'string',
+  ) as Situation['users']
   const side = (which: 'a' | 'b') => ({
     material: joint[which],
     thicknessMm: joint[`${which}ThicknessMm`] ?? null,
@@ -93,7 +140,10 @@ export function situationOfQuestion(question: Question): Situation {
   }
 }
 
-/** Half-width of a joint whose area alone is known, taken as square; an edge against a face is as wide as its part is thick. */
+/**
+ * Half-width of a joint whose area alone is known, taken as square; an edge against a face is as wide as its part is
+ * thick.
+ */
 function edgeFrom(areaCm2: number | null, { geometry, faces }: Situation): number | null {
   const thin = Math.min(...faces.map((face) => face.thicknessMm ?? face.material?.typicalThicknessMm ?? Infinity))
   if (geometry === 'butt-edge' && Number.isFinite(thin)) return thin / 2
@@ -107,5 +157,15 @@ export interface QuestionAnswer {
 
 export function answerQuestion(question: Question): QuestionAnswer {
   const { verdict, reasons } = screen(situationOfQuestion(question))
-  return { verdict, reasons: reasons.map(({ rule, verdict: own, grade, text, settleBy, basis }) => ({ rule, verdict: own, grade, text, settleBy, basis })) } // prettier-ignore
+  return {
+    verdict,
+    reasons: reasons.map(({ rule, verdict: own, grade, text, settleBy, basis }) => ({
+      rule,
+      verdict: own,
+      grade,
+      text,
+      settleBy,
+      basis,
+    })),
+  }
 }

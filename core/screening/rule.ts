@@ -33,7 +33,10 @@ export const fit = (text: string): Finding => ({ verdict: 'fit', text })
 export const note = (text: string): Finding => ({ verdict: 'note', text })
 
 const weight: Record<RuleVerdict, number> = { block: 3, caution: 2, note: 1, fit: 0 }
-/** Judges each face with a known material by itself; the worse finding counts, so that it does not matter which side is A. */
+/**
+ * Judges each face with a known material by itself; the worse finding counts, so that it does not matter which side is
+ * A.
+ */
 export function worseOf(s: Situation, judge: (face: Face, material: MaterialClass) => Finding | null): Finding | null {
   const found = s.faces.flatMap((face) => (face.material && judge(face, face.material)) ?? [])
   return found.sort((x, y) => weight[y.verdict] - weight[x.verdict])[0] ?? null
@@ -41,14 +44,20 @@ export function worseOf(s: Situation, judge: (face: Face, material: MaterialClas
 
 type Meaning = Partial<Pick<Rule, 'harm' | 'byPull'>>
 /** A rule in one line each: what it is called, how it is settled and on what it rests, and its predicate. */
-export const rule = (id: string, settleBy: string, basis: string, judge: Rule['judge'], meaning: Meaning = {}): Rule => ({
+export const rule = (
+  id: string,
+  settleBy: string,
+  basis: string,
+  judge: Rule['judge'],
+  meaning: Meaning = {},
+): Rule => ({
   id,
   settleBy,
   basis,
   judge,
   harm: meaning.harm ?? false,
   byPull: meaning.byPull ?? false,
-}) // prettier-ignore
+})
 /** No result lifts a rule about harm. */
 export const HARM: Meaning = { harm: true }
 /** One's own bond test answers it. */

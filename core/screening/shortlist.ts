@@ -40,7 +40,8 @@ export interface Candidate {
 }
 
 const DAY = 86_400_000
-const daysSince = (day: string | null, now: number) => (day === null ? null : Math.floor((now - Date.parse(`${day}T12:00:00Z`)) / DAY)) // prettier-ignore
+const daysSince = (day: string | null, now: number) =>
+  day === null ? null : Math.floor((now - Date.parse(`${day}T12:00:00Z`)) / DAY)
 
 /** How old a pack is; a pack past its date is expired from the day after. */
 export function packAge(pack: StockItem, now: number): PackAge {
@@ -54,7 +55,12 @@ export function packAge(pack: StockItem, now: number): PackAge {
 
 /** The pack one would reach for: not empty, not past its date, opened before unopened, the oldest of those first. */
 export function packInUse(packs: readonly StockItem[], now: number): StockItem | null {
-  const rank = (pack: StockItem) => [pack.left > 0 ? 0 : 1, packAge(pack, now).expired ? 1 : 0, pack.openedOn ? 0 : 1, Date.parse(pack.openedOn ?? pack.boughtOn ?? '2999-01-01')] // prettier-ignore
+  const rank = (pack: StockItem) => [
+    pack.left > 0 ? 0 : 1,
+    packAge(pack, now).expired ? 1 : 0,
+    pack.openedOn ? 0 : 1,
+    Date.parse(pack.openedOn ?? pack.boughtOn ?? '2999-01-01'),
+  ]
   const before = (x: number[], y: number[]) => x.map((value, i) => value - y[i]!).find((gap) => gap !== 0) ?? 0
   return [...packs].sort((x, y) => before(rank(x), rank(y)))[0] ?? null
 }
@@ -95,8 +101,10 @@ export function judged(
   const situation = situationOf(brief, a, b, { ...family, ...size }, around(family, product, pack, setting, more))
   const subject = { adhesive: product?.id ?? null, materials: [brief.a.material, brief.b.material] }
   const evidence = onThisPair(setting.evidence, brief, setting.classOf).filter((one) =>
-    product ? one.adhesive === product.id || (one.adhesive === null && one.family === product.family) : one.family === family.id,
-  ) // prettier-ignore
+    product
+      ? one.adhesive === product.id || (one.adhesive === null && one.family === product.family)
+      : one.family === family.id,
+  )
   const byRule = screen(situation).reasons
   const reasons = [...houseReasons(houseRules, situation, subject), ...withEvidence(byRule, evidence, brief)]
   const sayings = evidence.map((one) => sayingOf(one, brief).says)
@@ -107,8 +115,14 @@ export function judged(
     pack,
     situation,
     screening: weighed(situation.family, reasons),
-    evidence: sayings.includes('fails') ? 'fails' : sayings.includes('holds') ? 'holds' : sayings.length ? 'unclear' : null,
-  } // prettier-ignore
+    evidence: sayings.includes('fails')
+      ? 'fails'
+      : sayings.includes('holds')
+        ? 'holds'
+        : sayings.length
+          ? 'unclear'
+          : null,
+  }
 }
 
 /** Every product of the shelf, and every family none of whose products stands there, judged and in order. */
@@ -122,7 +136,8 @@ export function shortlist(setting: Setting): Candidate[] {
 const order: Record<Verdict, number> = { fit: 0, caution: 1, block: 2 }
 const evidenceOrder = (says: Saying | null) => (says === 'holds' ? 0 : says === 'fails' ? 2 : 1)
 const tableOrder = new Map(families.map(({ id }, place) => [id, place]))
-const against = ({ screening }: Candidate) => screening.reasons.filter(({ verdict }) => verdict === 'block' || verdict === 'caution').length // prettier-ignore
+const against = ({ screening }: Candidate) =>
+  screening.reasons.filter(({ verdict }) => verdict === 'block' || verdict === 'caution').length
 
 /** By fit, then what is on the shelf, then own evidence, then fewer reasons against, then the tables' order. */
 export function inOrder(candidates: readonly Candidate[]): Candidate[] {
@@ -142,7 +157,11 @@ export function inOrder(candidates: readonly Candidate[]): Candidate[] {
 function helpersWorthTrying({ family, situation }: Candidate): Helper[] {
   const cloth = situation.faces.some(({ material }) => material?.group === 'textile')
   const instant: Helper[] = family.id.startsWith('ca-') ? ['powder-filler', 'primer', 'fibre-filler'] : []
-  return [...instant, ...(family.holdS > 120 ? ['tack-and-cure' as const] : []), ...(cloth ? (['cloth-primer', 'paper-backing'] as const) : [])] // prettier-ignore
+  return [
+    ...instant,
+    ...(family.holdS > 120 ? ['tack-and-cure' as const] : []),
+    ...(cloth ? (['cloth-primer', 'paper-backing'] as const) : []),
+  ]
 }
 
 export interface Help {
@@ -156,12 +175,22 @@ export interface Help {
 /** Helpers that make a glue suit better here, the most useful first. */
 export function helpersThatHelp(candidate: Candidate, setting: Setting): Help[] {
   const before = candidate.screening
-  return helpersWorthTrying(candidate).flatMap((helper): Help[] => {
-    const { screening } = judged(candidate.family, candidate.product, setting, { helpers: [helper] })
-    const gives = screening.reasons.find((reason) => reason.verdict === 'fit' && !before.reasons.some(({ rule, verdict }) => rule === reason.rule && verdict === 'fit')) // prettier-ignore
-    const milder = order[screening.verdict] < order[before.verdict]
-    if (!milder && !(gives && order[screening.verdict] <= order[before.verdict])) return []
-    const gone = before.reasons.find(({ rule, verdict }) => (verdict === 'block' || verdict === 'caution') && !screening.reasons.some((reason) => reason.rule === rule && reason.verdict === verdict)) // prettier-ignore
-    return [{ helper, screening, text: gives?.text ?? (gone ? `It answers: ${gone.text}` : '') }]
-  }).sort((x, y) => order[x.screening.verdict] - order[y.screening.verdict]) // prettier-ignore
+  return helpersWorthTrying(candidate)
+    .flatMap((helper): Help[] => {
+      const { screening } = judged(candidate.family, candidate.product, setting, { helpers: [helper] })
+      const gives = screening.reasons.find(
+        (reason) =>
+          reason.verdict === 'fit' &&
+          !before.reasons.some(({ rule, verdict }) => rule === reason.rule && verdict === 'fit'),
+      )
+      const milder = order[screening.verdict] < order[before.verdict]
+      if (!milder && !(gives && order[screening.verdict] <= order[before.verdict])) return []
+      const gone = before.reasons.find(
+        ({ rule, verdict }) =>
+          (verdict === 'block' || verdict === 'caution') &&
+          !screening.reasons.some((reason) => reason.rule === rule && reason.verdict === verdict),
+      )
+      return [{ helper, screening, text: gives?.text ?? (gone ? `It answers: ${gone.text}` : '') }]
+    })
+    .sort((x, y) => order[x.screening.verdict] - order[y.screening.verdict])
 }

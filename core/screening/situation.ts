@@ -23,7 +23,10 @@ export interface PackAge {
 /** The fast glue whose dabs hold while a slow one cures. */
 export type Dab = 'ca-gel' | 'hotmelt-low' | 'tape-foam'
 
-/** What a rule may ask about: the brief's facts with one glue and its helpers. null is unknown, and unknown blocks nothing. */
+/**
+ * What a rule may ask about: the brief's facts with one glue and its helpers. null is unknown, and unknown blocks
+ * nothing.
+ */
 export interface Situation {
   faces: [Face, Face]
   geometry: Geometry | null
@@ -167,7 +170,14 @@ export function glueGrams(family: Family, areaCm2: number, gapMm: number | null)
 
 /** Price of the glue alone in one joint; null where the pack holds nothing that can be weighed out. */
 function glueCost(family: Family, areaCm2: number, packPrice: number): number | null {
-  const packG = packGrams({ family: family.id, packSize: family.packSize, packUnit: family.packUnit, packPrice, spreadGm2: family.spreadGm2, densityGml: family.densityGml }) // prettier-ignore
+  const packG = packGrams({
+    family: family.id,
+    packSize: family.packSize,
+    packUnit: family.packUnit,
+    packPrice,
+    spreadGm2: family.spreadGm2,
+    densityGml: family.densityGml,
+  })
   return packG > 0 ? (glueGrams(family, areaCm2, null) / packG) * packPrice : null
 }
 

@@ -13,7 +13,10 @@ export interface JointFinding {
 /** From this share of the families on, a finding is about the joint and not about the glue. */
 const MOST = 0.6
 
-/** Findings that most families share, the gravest first: the painted face, the shiny skin, the edge too small, the patch's margin. */
+/**
+ * Findings that most families share, the gravest first: the painted face, the shiny skin, the edge too small, the
+ * patch's margin.
+ */
 export function whateverTheGlue(screenings: readonly Screening[]): JointFinding[] {
   const found = new Map<string, { finding: JointFinding; times: number; texts: Map<string, number> }>()
   for (const { reasons } of screenings)
@@ -29,7 +32,7 @@ export function whateverTheGlue(screenings: readonly Screening[]): JointFinding[
     .filter(
       ({ times, texts }) =>
         times >= MOST * screenings.length && Math.max(...texts.values()) >= MOST * screenings.length,
-    ) // prettier-ignore
+    )
     .map(({ finding }) => finding)
     .sort((x, y) => order[x.verdict] - order[y.verdict])
 }

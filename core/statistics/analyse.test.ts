@@ -76,7 +76,10 @@ describe('the strength model against brute force', () => {
       ],
       { muFrom: -5, muTo: 11 },
       8,
-      [['A', 'B'], ['C', 'A']], // prettier-ignore
+      [
+        ['A', 'B'],
+        ['C', 'A'],
+      ],
     ))
   it('only "at least": four foam tears out of four', () =>
     expectAgreement(
@@ -94,8 +97,17 @@ describe('the strength model against brute force', () => {
   it('a hundred readings of small scatter', () => {
     const random = seededRandom(7)
     const values = Array.from({ length: 70 }, () => Math.exp(3 + 0.12 * normalDraw(random)))
-    expectAgreement([...exact('A', ...values.slice(0, 40)), ...atLeast('A', ...values.slice(40, 60)), ...atLeast('B', ...values.slice(60)), ...exact('B', 22, 24)],
-      { sFrom: -3, sTo: -1.2, sSteps: 60, muFrom: 2.4, muTo: 4.2, muSteps: 900 }, 15, [['A', 'B']]) // prettier-ignore
+    expectAgreement(
+      [
+        ...exact('A', ...values.slice(0, 40)),
+        ...atLeast('A', ...values.slice(40, 60)),
+        ...atLeast('B', ...values.slice(60)),
+        ...exact('B', 22, 24),
+      ],
+      { sFrom: -3, sTo: -1.2, sSteps: 60, muFrom: 2.4, muTo: 4.2, muSteps: 900 },
+      15,
+      [['A', 'B']],
+    )
   })
   it('values from 1e-4 to 1e4', () => {
     expectAgreement([...exact('A', 1e-4, 3e-4), ...atLeast('A', 2e-4)], { muFrom: -16, muTo: -2 }, 1e-4)

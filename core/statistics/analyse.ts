@@ -68,8 +68,8 @@ function checked(reading: ModelReading, path: string): ModelReading {
 
 /**
  * The strength model's summaries for one joint, test kind and exposure (methods.md 3).
- * Accuracy: quantiles within 0.5 % and probabilities within 0.01 of a brute-force integration (analyse.test.ts; in practice
- * about 1e-5). No reading at all gives an empty answer with scatter null: "nothing to say yet".
+ * Accuracy: quantiles within 0.5 % and probabilities within 0.01 of a brute-force integration (analyse.test.ts; in
+ * practice about 1e-5). No reading at all gives an empty answer with scatter null: "nothing to say yet".
  * @param input readings in one positive unit (MPa, N/mm, cycles, s, …); required in the same unit
  * @throws CodedError naming the reading, or the ratio whose procedure has no reading
  */

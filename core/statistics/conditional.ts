@@ -19,8 +19,12 @@ function closedForm(group: Group, sigma: number, m0: number): Conditional {
   const meanVar = sigma ** 2 / n
   const spread = priorVar + meanVar
   const logZ =
-    -(n / 2) * LN_2PI - n * Math.log(sigma) - group.squares / (2 * sigma ** 2) +
-    0.5 * (LN_2PI + Math.log(meanVar)) - 0.5 * (LN_2PI + Math.log(spread)) - (group.mean - m0) ** 2 / (2 * spread) // prettier-ignore
+    -(n / 2) * LN_2PI -
+    n * Math.log(sigma) -
+    group.squares / (2 * sigma ** 2) +
+    0.5 * (LN_2PI + Math.log(meanVar)) -
+    0.5 * (LN_2PI + Math.log(spread)) -
+    (group.mean - m0) ** 2 / (2 * spread)
   return {
     kind: 'normal',
     logZ,
@@ -95,8 +99,8 @@ export function rangeOf(c: Conditional): [number, number] {
 }
 
 /**
- * Places and weights for averaging over μ | σ. A normal gets even steps (exponentially exact for smooth integrands), fine
- * enough for a partner of standard deviation `finest`.
+ * Places and weights for averaging over μ | σ. A normal gets even steps (exponentially exact for smooth integrands),
+ * fine enough for a partner of standard deviation `finest`.
  */
 export function averagingPoints(c: Conditional, finest: number): { x: number[]; w: number[] } {
   if (c.kind === 'mesh') return pointsOf(c.mesh)

@@ -17,7 +17,10 @@ export interface Group {
   between: [low: number, high: number, times: number][]
 }
 
-/** Where a reading stands on the log scale, for the prior's middle: its value, its bound, or the geometric mid (methods.md 3). */
+/**
+ * Where a reading stands on the log scale, for the prior's middle: its value, its bound, or the geometric mid
+ * (methods.md 3).
+ */
 export function lnMiddle(reading: Datum): number {
   switch (reading.kind) {
     case 'exact':
@@ -68,7 +71,10 @@ function groupOf(procedure: string, readings: readonly ModelReading[]): Group {
   }
 }
 
-/** Groups in order of first appearance, and m0, the prior's middle over all readings. The order within a group does not matter. */
+/**
+ * Groups in order of first appearance, and m0, the prior's middle over all readings. The order within a group does not
+ * matter.
+ */
 export function grouped(readings: readonly ModelReading[]): { groups: Group[]; m0: number } {
   const byProcedure = new Map<string, ModelReading[]>()
   for (const reading of readings) {

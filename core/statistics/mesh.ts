@@ -150,7 +150,9 @@ export function cdfOf(mesh: Mesh, at: number): number {
   return Math.min(1, Math.max(0, (sum[i]! + part) / sum.at(-1)!))
 }
 
-/** Places and weights (adding up to 1) for averaging a smooth function over the density: two Gauss points an interval. */
+/**
+ * Places and weights (adding up to 1) for averaging a smooth function over the density: two Gauss points an interval.
+ */
 export function pointsOf(mesh: Mesh): { x: number[]; w: number[] } {
   const places: number[] = []
   const weights: number[] = []

@@ -81,8 +81,8 @@ function fallFrom(f: (s: number) => number, peak: number, top: number, side: 1 |
 }
 
 /**
- * The posterior of the strength model (methods.md 3): given σ the procedures are independent, so σ is summed on a grid and
- * each μ integrated by itself. No sampling; same input, same output.
+ * The posterior of the strength model (methods.md 3): given σ the procedures are independent, so σ is summed on a grid
+ * and each μ integrated by itself. No sampling; same input, same output.
  * @param readings at least one, positive values
  */
 export function posteriorOf(readings: readonly ModelReading[], hooks: AnalysisHooks = {}): Posterior {

@@ -9,16 +9,28 @@ import { Ledger } from '../ledger'
 import { BenchStorage } from '../storage'
 
 /**
- * Two or three tabs on one bench, with bursts of writes, random delays before every answer of the storage, news that comes
- * late or never, folds, and in some runs a removal or a reset in the middle. What a tab showed as saved must be there after
- * a restart, once, in order.
+ * Two or three tabs on one bench, with bursts of writes, random delays before every answer of the storage, news that
+ * comes late or never, folds, and in some runs a removal or a reset in the middle. What a tab showed as saved must be
+ * there after a restart, once, in order.
  */
 const RUNS = 2000
 
 const start: Tables = {
   ...noTables(),
   bench: [emptyBench('b1', 'Bench', 0)],
-  adhesive: [{ id: 'a1', name: 'Tin contact', family: 'contact-solvent', aliases: [], packSize: 250, packUnit: 'ml', packPrice: 9, label: {}, note: '' }], // prettier-ignore
+  adhesive: [
+    {
+      id: 'a1',
+      name: 'Tin contact',
+      family: 'contact-solvent',
+      aliases: [],
+      packSize: 250,
+      packUnit: 'ml',
+      packPrice: 9,
+      label: {},
+      note: '',
+    },
+  ],
 }
 const stock = (id: string, left: number, batch = id): RecordOf<'stock'> => ({
   id,

@@ -40,48 +40,76 @@ const flat = (
 
 export const sections: Record<SectionName, Section> = {
   lap: {
-    a: 'M2 10H78V22H2Z', b: 'M42 27H118V39H42Z', bond: 'M42 22H78V27H42Z',
+    a: 'M2 10H78V22H2Z',
+    b: 'M42 27H118V39H42Z',
+    bond: 'M42 22H78V27H42Z',
     cracks: flat(42, 78, 22.6, 26.4, ragged(74, 22, 34, 10, 8), ragged(46, 27, 86, 39, 8)),
   },
   faces: {
-    a: 'M6 6H114V21H6Z', b: 'M6 27H114V42H6Z', bond: 'M6 21H114V27H6Z',
+    a: 'M6 6H114V21H6Z',
+    b: 'M6 27H114V42H6Z',
+    bond: 'M6 21H114V27H6Z',
     cracks: flat(6, 114, 21.8, 26.2, ragged(6, 14, 114, 13, 17), ragged(6, 34, 114, 35, 17)),
   },
   patch: {
-    a: 'M28 12H92V23H28Z', b: 'M2 28H118V42H2Z', bond: 'M28 23H92V28H28Z',
+    a: 'M28 12H92V23H28Z',
+    b: 'M2 28H118V42H2Z',
+    bond: 'M28 23H92V28H28Z',
     cracks: flat(28, 92, 23.7, 27.3, ragged(88, 23, 34, 12, 9), ragged(24, 36, 96, 35, 11)),
   },
   strip: {
-    a: 'M46 12H118V22H46Z', b: 'M2 27H92V41H2Z', bond: 'M64 22H92V27H64Z',
+    a: 'M46 12H118V22H46Z',
+    b: 'M2 27H92V41H2Z',
+    bond: 'M64 22H92V27H64Z',
     cracks: flat(64, 92, 22.7, 26.3, ragged(66, 22, 90, 12, 5), ragged(60, 27, 88, 41, 6)),
   },
   point: {
-    a: 'M60 5C70 5 77 11 77 18C77 21 75 24 72 25H48C45 24 43 21 43 18C43 11 50 5 60 5Z', b: 'M2 29H118V43H2Z', bond: 'M50 25H70L72 29H48Z',
+    a: 'M60 5C70 5 77 11 77 18C77 21 75 24 72 25H48C45 24 43 21 43 18C43 11 50 5 60 5Z',
+    b: 'M2 29H118V43H2Z',
+    bond: 'M50 25H70L72 29H48Z',
     cracks: flat(49, 71, 25.5, 28.6, ragged(46, 21, 74, 17, 6), ragged(44, 29, 76, 35, 6)),
   },
   edge: {
-    a: 'M2 13H56V35H2Z', b: 'M62 13H118V35H62Z', bond: 'M56 13H62V35H56Z',
+    a: 'M2 13H56V35H2Z',
+    b: 'M62 13H118V35H62Z',
+    bond: 'M56 13H62V35H56Z',
     cracks: {
-      tornA: ragged(42, 13, 48, 35, 6), offA: ragged(56.8, 11, 56.8, 37, 7, 0.8), glue: ragged(59, 12, 59, 36, 7),
-      offB: ragged(61.2, 11, 61.2, 37, 7, 0.8), tornB: ragged(76, 13, 71, 35, 6),
+      tornA: ragged(42, 13, 48, 35, 6),
+      offA: ragged(56.8, 11, 56.8, 37, 7, 0.8),
+      glue: ragged(59, 12, 59, 36, 7),
+      offB: ragged(61.2, 11, 61.2, 37, 7, 0.8),
+      tornB: ragged(76, 13, 71, 35, 6),
     },
   },
   peel: {
-    a: 'M2 18H66C86 18 92 12 96 2L105 5C100 20 90 26 68 26H2Z', b: 'M2 30.5H118V43H2Z', bond: 'M2 26H66L69 26L64 30.5H2Z',
+    a: 'M2 18H66C86 18 92 12 96 2L105 5C100 20 90 26 68 26H2Z',
+    b: 'M2 30.5H118V43H2Z',
+    bond: 'M2 26H66L69 26L64 30.5H2Z',
     cracks: flat(4, 66, 26.6, 30, ragged(66, 25, 10, 19, 9), ragged(66, 31, 10, 40, 9)),
   },
   rod: {
-    a: 'M2 17H78V31H2Z', b: 'M52 4H118V44H52V34.5H82V13.5H52Z', bond: 'M52 13.5H82V34.5H52V31H78V17H52Z',
+    a: 'M2 17H78V31H2Z',
+    b: 'M52 4H118V44H52V34.5H82V13.5H52Z',
+    bond: 'M52 13.5H82V34.5H52V31H78V17H52Z',
     cracks: {
-      tornA: ragged(46, 17, 41, 31, 5), offA: ragged(50, 17.2, 78, 17.2, 7, 0.7), glue: ragged(52, 15.2, 80, 15.2, 7, 0.9),
-      offB: ragged(52, 13.2, 82, 13.2, 7, 0.7), tornB: ragged(64, 13, 70, 4, 4),
+      tornA: ragged(46, 17, 41, 31, 5),
+      offA: ragged(50, 17.2, 78, 17.2, 7, 0.7),
+      glue: ragged(52, 15.2, 80, 15.2, 7, 0.9),
+      offB: ragged(52, 13.2, 82, 13.2, 7, 0.7),
+      tornB: ragged(64, 13, 70, 4, 4),
     },
   },
-} // prettier-ignore
+}
 
 export const sectionOf: Record<Geometry, SectionName> = {
-  lap: 'lap', 'butt-edge': 'edge', 'face-large': 'faces', point: 'point', patch: 'patch', 'edge-strip': 'strip', rod: 'rod',
-} // prettier-ignore
+  lap: 'lap',
+  'butt-edge': 'edge',
+  'face-large': 'faces',
+  point: 'point',
+  patch: 'patch',
+  'edge-strip': 'strip',
+  rod: 'rod',
+}
 
 /** Arrows by load: on part A, and its answer on part B. Drawn in a box widened by the padding of the drawing. */
 export function arrowsOf(section: SectionName, load: LoadMode): string[] {

@@ -23,14 +23,22 @@ async function make() {
   const { joint } = view.value
   const { brief } = joint
   const id = newId()
-  const code = nextJointCode(bench.all('joint').map((one) => one.code), joint.code[0]) // prettier-ignore
+  const code = nextJointCode(
+    bench.all('joint').map((one) => one.code),
+    joint.code[0],
+  )
   const made: Joint = { ...joint, id, code, name: name.value.trim() || joint.name, createdAt: stampNow() }
   if (asking.value === 'copy') {
     if (!(await bench.write(`${code} ${made.name} asked like ${joint.code}`, [insert('joint', made)], true))) return
   } else {
     // Each half carries half; the other face is another face: its state is open.
     const share = (brief.share ?? 1) / 2
-    const other = { ...brief, share, a: { ...brief.a, state: null, traits: null }, b: { ...brief.b, state: null, traits: null } } // prettier-ignore
+    const other = {
+      ...brief,
+      share,
+      a: { ...brief.a, state: null, traits: null },
+      b: { ...brief.b, state: null, traits: null },
+    }
     const changes = [update('joint', joint, { brief: { ...brief, share } }), insert('joint', { ...made, brief: other })]
     if (!(await bench.write(`${joint.code} cut in two: ${code} ${made.name}`, changes, true))) return
   }

@@ -21,7 +21,8 @@ const sumOfForce = () => {
   const load = required.value!
   return [
     'F = mass × share × g × motion',
-    `= ${figure(load.weightKg)} kg × ${figure(load.share)} × 9.81 m/s² × ${load.factor} (${motionWords[brief.value.motion ?? 'still']})`,
+    `= ${figure(load.weightKg)} kg × ${figure(load.share)} × 9.81 m/s² × ${load.factor} ` +
+      `(${motionWords[brief.value.motion ?? 'still']})`,
     `= ${figure(load.n)} N`,
   ]
 }
@@ -32,7 +33,8 @@ function whyLoad(): Explanation {
   return {
     about: 'required load',
     lines: [
-      `What ${many.value ? 'each joint' : 'the joint'} must carry at least: its share of the weight, times gravity, times a factor for how it moves.`,
+      `What ${many.value ? 'each joint' : 'the joint'} must carry at least: its share of the weight, times ` +
+        'gravity, times a factor for how it moves.',
       ...(required.value!.motionOpen ? ['How it moves is still open: hanging still is taken, the mildest case.'] : []),
     ],
     formula: sumOfForce(),

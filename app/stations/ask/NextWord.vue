@@ -2,7 +2,10 @@
 import { nextTick, onMounted, ref, watch } from 'vue'
 import { useBriefEditor } from './editBrief'
 
-/** On a phone: the next open word of the sentence under the thumb, so that the brief is written without hunting for words. */
+/**
+ * On a phone: the next open word of the sentence under the thumb, so that the brief is written without hunting for
+ * words.
+ */
 const { brief } = useBriefEditor()
 const asks = ref('')
 let last: HTMLElement | null = null

@@ -14,7 +14,8 @@ const shown = computed(() => props.words.slice(0, 3))
 const why = (word: OpenWord): Explanation => ({
   about: `open word: ${openQuestions(word.key).word.toLowerCase()}`,
   lines: [
-    `Depending on the answer these glues are judged otherwise: ${word.moved.map((id) => familyOf(id).name).join('; ')}.`,
+    'Depending on the answer these glues are judged otherwise: ' +
+      `${word.moved.map((id) => familyOf(id).name).join('; ')}.`,
   ],
   change: [openQuestions(word.key).find],
   source: ['Counted by answering the word in each way and judging all families anew; nothing else is changed.'],

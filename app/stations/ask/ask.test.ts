@@ -10,7 +10,9 @@ import { openQuestions } from './openQuestions'
 import { sideWords, traitsOf, words, type BriefWordKey } from './words'
 
 const all = (patch = {}) =>
-  families.map((family) => screen(situationOf({ ...openBrief(), ...patch }, materialClassOf('wood'), materialClassOf('card'), family))) // prettier-ignore
+  families.map((family) =>
+    screen(situationOf({ ...openBrief(), ...patch }, materialClassOf('wood'), materialClassOf('card'), family)),
+  )
 
 describe('a changed word', () => {
   it('says how many glues it moves, from what to what, and why', () => {
@@ -44,14 +46,19 @@ describe('words of the sentence', () => {
     expect(traitsOf(null)).toContain('cut-edge')
   })
   it('have a way to find out for each that may be asked about first', () => {
-    for (const key of ['a.state', 'b.traits', 'gapMm', 'users', 'later', 'readyH']) expect(openQuestions(key).find.length).toBeGreaterThan(10) // prettier-ignore
+    for (const key of ['a.state', 'b.traits', 'gapMm', 'users', 'later', 'readyH'])
+      expect(openQuestions(key).find.length).toBeGreaterThan(10)
     expect(openQuestions('b.state').word).toBe('The face of side B')
   })
 })
 
 describe('whatever the glue', () => {
   const brief = openBrief()
-  const painted = { a: { ...brief.a, state: 'painted-acrylic' as const }, loads: ['shear' as const], geometry: 'patch' as const } // prettier-ignore
+  const painted = {
+    a: { ...brief.a, state: 'painted-acrylic' as const },
+    loads: ['shear' as const],
+    geometry: 'patch' as const,
+  }
   it('says what the joint itself asks for, the gravest first', () => {
     const found = whateverTheGlue(all(painted)).map(({ rule, verdict }) => `${rule} ${verdict}`)
     expect(found).toEqual(['paint-is-weak-layer caution', 'patch-margin note'])

@@ -24,13 +24,24 @@ export const useBriefEditor = (): BriefEditor => inject(key)!
 
 const verdictWords: Record<Verdict, string> = { fit: 'suits', caution: 'careful', block: 'ruled out' }
 
-/** Which glues a changed word moves, and why: shown in Why, so that the shortlist follows while the sentence is written. */
+/**
+ * Which glues a changed word moves, and why: shown in Why, so that the shortlist follows while the sentence is written.
+ */
 export function movedBy(before: readonly Screening[], after: readonly Screening[], label: string): Explanation | null {
   const moved = after.flatMap((now, i) => (now.verdict !== before[i]!.verdict ? [{ was: before[i]!, now }] : []))
   if (!moved.length) return null
   const reason = ({ was, now }: (typeof moved)[number]) =>
-    now.reasons.find(({ rule, verdict }) => verdict === now.verdict && !was.reasons.some((one) => one.rule === rule && one.verdict === verdict)) // prettier-ignore
-  const lines = moved.slice(0, 8).map((one) => `${one.now.family.name}: ${verdictWords[one.was.verdict]} → ${verdictWords[one.now.verdict]}. ${reason(one)?.text ?? ''}`.trim()) // prettier-ignore
+    now.reasons.find(
+      ({ rule, verdict }) =>
+        verdict === now.verdict && !was.reasons.some((one) => one.rule === rule && one.verdict === verdict),
+    )
+  const lines = moved
+    .slice(0, 8)
+    .map(
+      (one) =>
+        `${one.now.family.name}: ${verdictWords[one.was.verdict]} → ${verdictWords[one.now.verdict]}. ` +
+        `${reason(one)?.text ?? ''}`.trim(),
+    )
   const rest = moved.length - lines.length
   return {
     about: label.toLowerCase(),
@@ -62,7 +73,9 @@ export function provideBriefEditor(
   async function set(patch: Partial<Brief>, what: string, label = what) {
     const joint = base()
     const before = judged()
-    const done = await bench.edit(`${joint.code}: ${what}`, [editOf('joint', joint, { brief: { ...joint.brief, ...patch } })]) // prettier-ignore
+    const done = await bench.edit(`${joint.code}: ${what}`, [
+      editOf('joint', joint, { brief: { ...joint.brief, ...patch } }),
+    ])
     opened = null
     const moved = done ? movedBy(before, judged(), label) : null
     if (moved) why.suggest(moved)

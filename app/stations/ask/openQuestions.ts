@@ -1,8 +1,14 @@
 /** Open words said as a question, with a way to find out. */
 const questions: Record<string, { word: string; find: string }> = {
-  state: { word: 'The face', find: 'A water drop that stays round means greasy, glazed or slippery; clear tape shows dust and loose paint.' },
+  state: {
+    word: 'The face',
+    find: 'A water drop that stays round means greasy, glazed or slippery; clear tape shows dust and loose paint.',
+  },
   thicknessMm: { word: 'Thickness', find: 'Measure it; a stack of ten sheets divided by ten will do.' },
-  traits: { word: 'What else the face is', find: 'Cut edge, pale, printed, bent or screwed tight, near wax or polish?' },
+  traits: {
+    word: 'What else the face is',
+    find: 'Cut edge, pale, printed, bent or screwed tight, near wax or polish?',
+  },
   gapMm: { word: 'The gap', find: 'Lay the parts together and slide a card in: does it go?' },
   fit: { word: 'The fit', find: 'Hold the dry joint to a light.' },
   heatC: { word: 'Heat', find: 'Think of the hottest hour: a lamp beside it, a parked car.' },
@@ -27,7 +33,7 @@ const questions: Record<string, { word: string; find: string }> = {
   inShell: { word: 'A shell', find: 'Is it glued inside a closed body or a deep cavity?' },
   geometry: { word: 'The shape', find: 'Do the parts overlap, or meet edge to edge?' },
   widthMm: { word: 'The size', find: 'Measure the glued face, across and along.' },
-} // prettier-ignore
+}
 
 /** @param key of the brief, or of a side such as “a.state” */
 export function openQuestions(key: string): { word: string; find: string } {

@@ -36,7 +36,9 @@ function readingOf(coupon: Coupon): Reading | null {
   const all = props.view.readings.filter((reading) => reading.coupon === coupon.id)
   return all.find(({ setAside: aside }) => aside === null) ?? all[0] ?? null
 }
-/** Coupons whose pull is being written: the page goes on to the next one at once, so that fast hands wait for nothing. */
+/**
+ * Coupons whose pull is being written: the page goes on to the next one at once, so that fast hands wait for nothing.
+ */
 const writing = ref<ReadonlySet<string>>(new Set())
 const left = computed(() => inPullOrder.value.filter((one) => readingOf(one) === null && !writing.value.has(one.id)))
 

@@ -14,8 +14,8 @@ import { whyReading } from './pullWhy'
 import { setAside } from './pulls'
 
 /**
- * What was pulled so far, the latest first. A reading that cannot be worked out, and a second one of the same coupon, stand
- * in their place with what can be done about them.
+ * What was pulled so far, the latest first. A reading that cannot be worked out, and a second one of the same coupon,
+ * stand in their place with what can be done about them.
  */
 const props = defineProps<{ view: JointView }>()
 const emit = defineEmits<{ correct: [reading: Reading] }>()
@@ -37,7 +37,8 @@ const lines = computed(() => {
     .reverse()
 })
 type Line = (typeof lines.value)[number]
-const troubled = ({ read, second }: Line) => second || (read.fault !== null && read.datum.kind === 'leftOut' && read.datum.why === 'unusable') // prettier-ignore
+const troubled = ({ read, second }: Line) =>
+  second || (read.fault !== null && read.datum.kind === 'leftOut' && read.datum.why === 'unusable')
 const troubleOf = ({ read, second }: Line): string =>
   second ? 'A second reading of the same coupon' : read.fault ? sayError(read.fault).replace(/\.$/, '') : ''
 const putAside = (line: Line) => setAside(bench, line.label, line.reading, troubleOf(line))

@@ -17,14 +17,27 @@ const props = defineProps<{ test: TestId; bench: Bench }>()
 const form = defineModel<PullForm>({ required: true })
 const counted = computed(() => testKinds[props.test].force === null)
 const wayWords: Record<FormWay, string> = {
-  gauge: 'Scale or gauge', mass: 'Hung weight', water: 'Water in a bucket', lever: 'Lever', steps: 'Weights in steps', hands: 'By hand', trace: 'File of a logger', count: 'Count', grades: 'Looking',
-} // prettier-ignore
+  gauge: 'Scale or gauge',
+  mass: 'Hung weight',
+  water: 'Water in a bucket',
+  lever: 'Lever',
+  steps: 'Weights in steps',
+  hands: 'By hand',
+  trace: 'File of a logger',
+  count: 'Count',
+  grades: 'Looking',
+}
 const offered = computed<FormWay[]>(() =>
   gradedKinds[props.test] ? ['grades'] : counted.value ? ['count'] : [...ways, 'steps', 'hands', 'trace'],
 )
 const rungWords: Record<Rung, string> = {
-  'falls-off': 'falls off', 'shaken-off': 'shaken off', 'one-finger': 'one finger', 'one-hand': 'one hand', 'two-hands': 'two hands', 'would-not-come': 'would not come',
-} // prettier-ignore
+  'falls-off': 'falls off',
+  'shaken-off': 'shaken off',
+  'one-finger': 'one finger',
+  'one-hand': 'one hand',
+  'two-hands': 'two hands',
+  'would-not-come': 'would not come',
+}
 const simple = computed(() => ways.includes(form.value.way as (typeof ways)[number]))
 const units = computed(() => (simple.value ? knownUnits(dimensionOfWay(form.value.way as (typeof ways)[number])) : []))
 const uncalibrated = computed(() => Object.values(props.bench.hands).every((pulls) => pulls.length < PULLS_NEEDED))
@@ -52,7 +65,14 @@ async function readFile(event: Event) {
         ({ s, n, mm }) => [s, n, mm],
       ),
     }
-    fileSays.value = `${plural(points.length, 'point')} read${bad.length ? `; left out ${plural(bad.length, 'row')}: ${bad.slice(0, 3).map(({ line, why }) => `line ${line} (${why})`).join(', ')}` : ''}.` // prettier-ignore
+    fileSays.value = `${plural(points.length, 'point')} read${
+      bad.length
+        ? `; left out ${plural(bad.length, 'row')}: ${bad
+            .slice(0, 3)
+            .map(({ line, why }) => `line ${line} (${why})`)
+            .join(', ')}`
+        : ''
+    }.`
   } catch (error) {
     form.value.trace = null
     fileSays.value = sayError(error)

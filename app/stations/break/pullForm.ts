@@ -40,11 +40,33 @@ export const noPlaces = (): Record<Place, number> => ({ tornA: 0, offA: 0, glue:
 
 export function emptyForm(test: TestId, size: CouponSize, way?: FormWay): PullForm {
   return reactive<PullForm>({
-    way: gradedKinds[test] ? 'grades' : testKinds[test].force === null ? 'count' : (way === 'count' || way === 'grades' ? 'gauge' : (way ?? 'gauge')),
-    text: '', tare: '', armLoad: '', armJoint: '', held: '', broke: '', rung: null, grades: {}, afterH: gradedKinds[test]?.looks[0]?.hours ?? null, trace: null,
-    end: gradedKinds[test] ? 'held' : 'broke', places: noPlaces(), reason: '', note: '',
-    size: Object.fromEntries(Object.entries(size).filter(([, value]) => value != null).map(([key, value]) => [key, digitsOf(value)])),
-  }) // prettier-ignore
+    way: gradedKinds[test]
+      ? 'grades'
+      : testKinds[test].force === null
+        ? 'count'
+        : way === 'count' || way === 'grades'
+          ? 'gauge'
+          : (way ?? 'gauge'),
+    text: '',
+    tare: '',
+    armLoad: '',
+    armJoint: '',
+    held: '',
+    broke: '',
+    rung: null,
+    grades: {},
+    afterH: gradedKinds[test]?.looks[0]?.hours ?? null,
+    trace: null,
+    end: gradedKinds[test] ? 'held' : 'broke',
+    places: noPlaces(),
+    reason: '',
+    note: '',
+    size: Object.fromEntries(
+      Object.entries(size)
+        .filter(([, value]) => value != null)
+        .map(([key, value]) => [key, digitsOf(value)]),
+    ),
+  })
 }
 
 /** A logged reading back in the form, to correct it. */

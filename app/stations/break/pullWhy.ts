@@ -10,8 +10,15 @@ import type { Explanation } from '../../look/why'
 import { valueWords } from '../../bench/settled'
 
 const sizeWords: Partial<Record<keyof CouponSize, string>> = {
-  widthMm: 'w', overlapMm: 'L', areaMm2: 'A', thicknessMm: 't', diameterMm: 'd or D', innerDiameterMm: 'd inside', armMm: 'arm', spanMm: 'span',
-} // prettier-ignore
+  widthMm: 'w',
+  overlapMm: 'L',
+  areaMm2: 'A',
+  thicknessMm: 't',
+  diameterMm: 'd or D',
+  innerDiameterMm: 'd inside',
+  armMm: 'arm',
+  spanMm: 'span',
+}
 
 /** How the load came from what was read. */
 function loadLines(raw: Raw): string[] {
@@ -28,7 +35,8 @@ function loadLines(raw: Raw): string[] {
       ]
     case 'steps':
       return [
-        `held ${digitsOf(raw.held)} ${raw.unit}, ${raw.broke === null ? 'and did not break' : `let go at ${digitsOf(raw.broke)} ${raw.unit}`}`,
+        `held ${digitsOf(raw.held)} ${raw.unit}, ` +
+          `${raw.broke === null ? 'and did not break' : `let go at ${digitsOf(raw.broke)} ${raw.unit}`}`,
       ]
     case 'hands':
       return [
@@ -54,7 +62,9 @@ const kindLines: Record<string, string> = {
   between: 'Counts as “between”: it held the one step and let go at the other.',
 }
 const outLines: Record<WhyLeftOut, string> = {
-  wet: 'Not a strength: the glue was still wet. Kept as a cure failure, left out of the strength; glue another with a longer cure.',
+  wet:
+    'Not a strength: the glue was still wet. Kept as a cure failure, left out of the strength; glue another with ' +
+    'a longer cure.',
   fault: 'Kept with its reason, left out of the strength.',
   'order-only': 'An order only: pull each grip on a scale three times (Shelf) and it becomes a load.',
   graded: 'Graded, not pulled: it stands beside the others on Choose, and is no strength.',
@@ -71,8 +81,17 @@ export function whyReading(
 ): Explanation {
   const kind = testKinds[test]
   const { load, read, datum, unit } = result
-  const words = (value: typeof load, u: string) => (value === null ? '' : 'value' in value ? `${figure(value.value)} ${u}` : `${figure(value.low)} to ${value.high === null ? 'open' : figure(value.high)} ${u}`) // prettier-ignore
-  const sizes = Object.entries(result.size).flatMap(([key, value]) => (value == null || !sizeWords[key as keyof CouponSize] ? [] : [`${sizeWords[key as keyof CouponSize]} = ${digitsOf(value)} ${key === 'areaMm2' ? 'mm²' : 'mm'}`])) // prettier-ignore
+  const words = (value: typeof load, u: string) =>
+    value === null
+      ? ''
+      : 'value' in value
+        ? `${figure(value.value)} ${u}`
+        : `${figure(value.low)} to ${value.high === null ? 'open' : figure(value.high)} ${u}`
+  const sizes = Object.entries(result.size).flatMap(([key, value]) =>
+    value == null || !sizeWords[key as keyof CouponSize]
+      ? []
+      : [`${sizeWords[key as keyof CouponSize]} = ${digitsOf(value)} ${key === 'areaMm2' ? 'mm²' : 'mm'}`],
+  )
   return {
     about: label,
     lines: [

@@ -10,7 +10,10 @@ import { readingParts, type PullForm } from './pullForm'
 
 type Store = ReturnType<typeof useBench>
 
-/** How long a coupon had, and how long it should have had; null when it was cured. Never closed counts as no cure at all. */
+/**
+ * How long a coupon had, and how long it should have had; null when it was cured. Never closed counts as no cure at
+ * all.
+ */
 export function earlyBy(coupon: Coupon, procedure: Procedure, now: number): { curedS: number; fullS: number } | null {
   const closed = closedAt(coupon, procedure)
   const cured = curedFrom(coupon, procedure)
@@ -25,7 +28,10 @@ function usable(reading: Reading, test: TestId): void {
   if (fault) throw fault
 }
 
-/** Logs the pull of a coupon; what is wrong with it is thrown at once, before anything is written. @throws CodedError when what was typed or tapped does not make a reading */
+/**
+ * Logs the pull of a coupon; what is wrong with it is thrown at once, before anything is written.
+ * @throws CodedError when what was typed or tapped does not make a reading
+ */
 export function logPull(
   bench: Store,
   coupon: Coupon,

@@ -95,7 +95,9 @@ function typicalWords({ summary }: Candidate): string {
 /** Pulls that say less than they seem to, by coupon: always named on the result. */
 const doubtful = computed(() => {
   const labels = (of: (reading: Reading) => boolean) =>
-    view.value.coupons.flatMap(({ id, label }) => (view.value.readings.some((one) => one.coupon === id && of(one)) ? [label] : [])) // prettier-ignore
+    view.value.coupons.flatMap(({ id, label }) =>
+      view.value.readings.some((one) => one.coupon === id && of(one)) ? [label] : [],
+    )
   return {
     early: labels(({ early, setAside }) => early !== null && setAside === null),
     wet: labels(({ outcome, setAside }) => outcome.end === 'wet' && setAside === null),
@@ -107,9 +109,16 @@ const refused = computed(() => refusalFor(props.view.joint.brief.stakes) !== nul
 const hunch = computed(() => {
   const { round, coupons, readings } = view.value
   if (!round?.hunch || readings.length < coupons.length) return null
-  const found = candidates.value.filter(({ summary }) => summary).sort((x, y) => y.summary!.typical.median - x.summary!.typical.median).map(({ procedure }) => procedure) // prettier-ignore
+  const found = candidates.value
+    .filter(({ summary }) => summary)
+    .sort((x, y) => y.summary!.typical.median - x.summary!.typical.median)
+    .map(({ procedure }) => procedure)
   const expected = round.hunch.order.flatMap((id) => found.find((one) => one.id === id) ?? [])
-  return { expected: expected.map(({ name }) => name), found: found.map(({ name }) => name), right: expected.every((one, i) => one === found[i]) } // prettier-ignore
+  return {
+    expected: expected.map(({ name }) => name),
+    found: found.map(({ name }) => name),
+    right: expected.every((one, i) => one === found[i]),
+  }
 })
 const choice = ref<string | null>(null)
 const reason = ref('')

@@ -43,9 +43,11 @@ function traces(right: number): Data[] {
     const ink = colour('ink')
     const line: Data = { x: [from, to], y: [y, y], mode: 'lines', line: { color: ink, width: 2 } }
     const ends: Data = {
-      x: [...(open === 'below' ? [] : [from]), ...(open === 'above' ? [] : [to])], y: [y, y], mode: 'markers',
+      x: [...(open === 'below' ? [] : [from]), ...(open === 'above' ? [] : [to])],
+      y: [y, y],
+      mode: 'markers',
       marker: { symbol: 'line-ns', size: 12, color: ink, line: { color: ink, width: 2 } },
-    } // prettier-ignore
+    }
     const weak: Data = {
       x: [weakJoint.low95],
       y: [y - 0.24],
@@ -59,9 +61,13 @@ function traces(right: number): Data[] {
           ? `≤ ${figure(typical.high90)}`
           : figure(typical.median)
     const middle: Data = {
-      x: [open === 'above' ? from : open === 'below' ? to : typical.median], y: [y], mode: 'text+markers' as never, text: [label], textposition: open === 'below' ? 'top left' : 'top center',
+      x: [open === 'above' ? from : open === 'below' ? to : typical.median],
+      y: [y],
+      mode: 'text+markers' as never,
+      text: [label],
+      textposition: open === 'below' ? 'top left' : 'top center',
       marker: { symbol: 'circle', size: open ? 0.1 : 11, color: inDark.value ? colour('holds') : colour('mat') },
-    } // prettier-ignore
+    }
     return open === 'below' ? [line, ends, middle] : [line, ends, weak, middle]
   })
 }
@@ -88,19 +94,62 @@ async function draw() {
   const ticks = logTicks(from, to)
   const count = props.rows.length
   const open = props.rows.flatMap(({ summary }, i) => (summary?.open === 'above' ? [i] : []))
-  await plotly.react(place.value, traces(10 ** to), {
-    ...baseLayout(),
-    height: count * props.rowHeight + 34,
-    xaxis: {
-      type: 'log', range: [from, to], fixedrange: true, gridcolor: colour('line'), tickcolor: colour('tick'), ticks: 'outside', tickmode: 'array', tickvals: ticks.values, ticktext: ticks.words,
-      tickfont: { size: 13 }, minor: undefined, title: undefined, zeroline: false,
+  await plotly.react(
+    place.value,
+    traces(10 ** to),
+    {
+      ...baseLayout(),
+      height: count * props.rowHeight + 34,
+      xaxis: {
+        type: 'log',
+        range: [from, to],
+        fixedrange: true,
+        gridcolor: colour('line'),
+        tickcolor: colour('tick'),
+        ticks: 'outside',
+        tickmode: 'array',
+        tickvals: ticks.values,
+        ticktext: ticks.words,
+        tickfont: { size: 13 },
+        minor: undefined,
+        title: undefined,
+        zeroline: false,
+      },
+      yaxis: { range: [-(count - 1) - 0.5, 0.5], fixedrange: true, visible: false },
+      shapes: [
+        ...(props.limit
+          ? [
+              {
+                type: 'line' as const,
+                x0: props.limit,
+                x1: props.limit,
+                y0: 0,
+                y1: 1,
+                yref: 'paper' as const,
+                line: { color: colour('fails'), width: 1.5, dash: 'dash' as const },
+              },
+            ]
+          : []),
+      ],
+      annotations: [
+        ...letters(),
+        ...open.map((i) => ({
+          x: to,
+          y: -i,
+          ax: -14,
+          ay: 0,
+          xref: 'x' as const,
+          yref: 'y' as const,
+          showarrow: true,
+          arrowhead: 2,
+          arrowwidth: 2,
+          arrowcolor: colour('ink'),
+          text: '',
+        })),
+      ],
     },
-    yaxis: { range: [-(count - 1) - 0.5, 0.5], fixedrange: true, visible: false },
-    shapes: [
-      ...(props.limit ? [{ type: 'line' as const, x0: props.limit, x1: props.limit, y0: 0, y1: 1, yref: 'paper' as const, line: { color: colour('fails'), width: 1.5, dash: 'dash' as const } }] : []),
-    ],
-    annotations: [...letters(), ...open.map((i) => ({ x: to, y: -i, ax: -14, ay: 0, xref: 'x' as const, yref: 'y' as const, showarrow: true, arrowhead: 2, arrowwidth: 2, arrowcolor: colour('ink'), text: '' }))],
-  }, chartConfig) // prettier-ignore
+    chartConfig,
+  )
 }
 
 onMounted(() => {

@@ -66,7 +66,10 @@ export function modelReadings(view: JointView): ModelReading[] {
 export const limitOf = (view: JointView): number | null =>
   view.arm === null ? null : (view.arm.passLimit ?? requiredStrength(view.joint.brief, view.arm.test))
 
-/** Runs the analysis of the shown round in the worker, anew whenever a reading or the limit changes; a stale one is cancelled. */
+/**
+ * Runs the analysis of the shown round in the worker, anew whenever a reading or the limit changes; a stale one is
+ * cancelled.
+ */
 export function useAnalysis(view: ComputedRef<JointView>) {
   const analysis = shallowRef<Analysis | null>(null)
   const progress = ref<number | null>(null)

@@ -8,7 +8,8 @@ import type { Explanation } from '../../look/why'
 import type { Candidate } from './round'
 
 const MODEL =
-  'One model for all pulls: ln y = μ + σ·ε, σ common to the procedures; a torn part counts as “at least”, a step as “between”, never as exact.'
+  'One model for all pulls: ln y = μ + σ·ε, σ common to the procedures; a torn part counts as “at least”, a ' +
+  'step as “between”, never as exact.'
 
 const readingsOf = (candidate: Candidate, test: TestId): Explanation['readings'] =>
   candidate.pulls.map(({ coupon, reading }) => ({
@@ -28,15 +29,17 @@ export function whyTypical(candidate: Candidate, test: TestId, scatter: number):
       readings: readingsOf(candidate, test),
     }
   const said =
-    summary.open === 'above' ? `Each time the part gave way first or nothing broke: typical strength is at least ${figure(summary.typical.low90)} ${unit}; how much more, these pulls cannot say.`
-    : summary.open === 'below' ? `Each time it came apart before a load was read: at most ${figure(summary.typical.high90)} ${unit}.`
-    : `Half of such joints hold ${figure(summary.typical.median)} ${unit} or more; between ${figure(summary.typical.low90)} and ${figure(summary.typical.high90)} with nine chances in ten.` // prettier-ignore
+    summary.open === 'above'
+      ? 'Each time the part gave way first or nothing broke: typical strength is at least ' +
+        `${figure(summary.typical.low90)} ${unit}; how much more, these pulls cannot say.`
+      : summary.open === 'below'
+        ? `Each time it came apart before a load was read: at most ${figure(summary.typical.high90)} ${unit}.`
+        : `Half of such joints hold ${figure(summary.typical.median)} ${unit} or more; between ` +
+          `${figure(summary.typical.low90)} and ${figure(summary.typical.high90)} with nine chances in ten.`
+  const bounds = summary.censored ? `, ${summary.censored} of them “at least”, “at most” or “between”` : ''
   return {
     about: `${candidate.procedure.name}, typical strength`,
-    lines: [
-      said,
-      `From ${plural(summary.n, 'pull')}${summary.censored ? `, ${summary.censored} of them “at least”, “at most” or “between”` : ''}.`,
-    ],
+    lines: [said, `From ${plural(summary.n, 'pull')}${bounds}.`],
     formula: [
       'ln y = μ + σ·ε',
       `σ about ${figure(scatter)} (±${Math.round(100 * (Math.exp(scatter) - 1))} %)`,
@@ -82,7 +85,8 @@ export function whyMargin(candidate: Candidate, test: TestId): Explanation {
       'Weak joint, lower bound, times the real bonded size, over the load it must carry.',
       ...(margin.capped
         ? [
-            `A rigid glue carries at the ends of a long overlap: only ${OVERLAP_CAP} times the tested overlap is counted.`,
+            `A rigid glue carries at the ends of a long overlap: only ${OVERLAP_CAP} times the tested overlap ` +
+              'is counted.',
           ]
         : []),
     ],
@@ -105,7 +109,8 @@ export function whyCost(candidate: Candidate, currency: string): Explanation {
   return {
     about: `${candidate.procedure.name}, cost of one joint`,
     lines: [
-      `${plural(sum.packs, 'pack')} to open for all joints, ${showMoney(sum.packsPrice, currency)}; with the rest of them thrown away a joint costs ${showMoney(sum.perJointWithRest, currency)}.`,
+      `${plural(sum.packs, 'pack')} to open for all joints, ${showMoney(sum.packsPrice, currency)}; with the ` +
+        `rest of them thrown away a joint costs ${showMoney(sum.perJointWithRest, currency)}.`,
     ],
     formula: [
       `glue ${figure(sum.glueG)} g, a tenth lost: ${showMoney(sum.glueCost, currency)}`,
@@ -123,8 +128,10 @@ export function whyApart(ratio: RatioSummary, first: string, second: string): Ex
     about: `${first} against ${second}`,
     lines: [
       ratio.toldApart
-        ? `They can be told apart: ${first} is ${figure(ratio.median)} times as strong (${figure(ratio.low90)} to ${figure(ratio.high90)}).`
-        : `Can’t tell these apart yet: ${first} is between ${figure(ratio.low90)} and ${figure(ratio.high90)} times as strong.`,
+        ? `They can be told apart: ${first} is ${figure(ratio.median)} times as strong (${figure(ratio.low90)} ` +
+          `to ${figure(ratio.high90)}).`
+        : `Can’t tell these apart yet: ${first} is between ${figure(ratio.low90)} and ${figure(ratio.high90)} ` +
+          'times as strong.',
     ],
     formula: [`P(${first} stronger)`, `= ${percent(ratio.pGreater)}`],
     change: ratio.toldApart ? undefined : ['More coupons of these two; the Plan shows how many.'],

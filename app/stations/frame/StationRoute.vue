@@ -42,7 +42,10 @@ li {
   padding-bottom: 9px;
   padding-right: 26px;
   min-width: 96px;
-  background: repeating-linear-gradient(90deg, var(--tick) 0 1px, transparent 1px 10px) left bottom / 100% 7px no-repeat;
+  background-image: repeating-linear-gradient(90deg, var(--tick) 0 1px, transparent 1px 10px);
+  background-position: left bottom;
+  background-size: 100% 7px;
+  background-repeat: no-repeat;
 }
 li.done {
   background-image: repeating-linear-gradient(90deg, var(--holds) 0 2px, transparent 2px 10px);

@@ -103,7 +103,8 @@ watch(
       about: task.value.procedure.name,
       lines: [
         task.value.step.text,
-        `Typical times of ${family.value.name.toLowerCase()} at 20 °C and 50 % humidity; the label and your own tries outrank them.`,
+        `Typical times of ${family.value.name.toLowerCase()} at 20 °C and 50 % humidity; the label and your ` +
+          'own tries outrank them.',
       ],
       formula: [
         ...(family.value.waitMinS

@@ -9,8 +9,17 @@ type Store = ReturnType<typeof useBench>
 
 /** What the button says when a step is done. */
 export const doneWords: Record<StepKind, string> = {
-  'prepare-a': 'Side A is ready', 'prepare-b': 'Side B is ready', apply: 'Glue is on', coat: 'The next coat is on', warm: 'It is warm', wait: 'It waits', close: 'Closed', hold: 'It is held', clamp: 'Clamped', cure: 'Left to cure',
-} // prettier-ignore
+  'prepare-a': 'Side A is ready',
+  'prepare-b': 'Side B is ready',
+  apply: 'Glue is on',
+  coat: 'The next coat is on',
+  warm: 'It is warm',
+  wait: 'It waits',
+  close: 'Closed',
+  hold: 'It is held',
+  clamp: 'Clamped',
+  cure: 'Left to cure',
+}
 
 /** What is said when a step came too early or too late; null when it came in its window. */
 export function offWindow(task: GlueTask, now: number): string | null {
@@ -38,7 +47,10 @@ const stamped = (task: GlueTask, now: number, off: string | null): Change =>
 /** The same preparing step for all coupons of a block, in one entry. */
 export function doBlock(bench: Store, tasks: readonly GlueTask[], task: GlueTask, now: number): Promise<boolean> {
   const same = sameInBlock(tasks, task)
-  return bench.write(`Block ${task.coupon.block}: ${doneWords[task.step.kind].toLowerCase()} on ${same.length} coupons`, same.map((one) => stamped(one, now, null))) // prettier-ignore
+  return bench.write(
+    `Block ${task.coupon.block}: ${doneWords[task.step.kind].toLowerCase()} on ${same.length} coupons`,
+    same.map((one) => stamped(one, now, null)),
+  )
 }
 
 export const sameInBlock = (tasks: readonly GlueTask[], task: GlueTask): GlueTask[] =>

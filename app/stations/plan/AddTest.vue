@@ -19,8 +19,24 @@ const others = computed(() => testIds.filter((id) => !fitting.value.includes(id)
 const test = ref<TestId>(fitting.value[0]!)
 const after = ref<'' | ExposureKind>('')
 const amount = ref('')
-const units: Record<ExposureKind, string> = { heat: '°C', cold: '°C', wash: 'washes', soak: 'hours under water', sun: 'days in the sun', flex: 'flexes', wait: 'weeks' } // prettier-ignore
-const names: Record<ExposureKind, string> = { heat: 'heat', cold: 'cold', wash: 'washing', soak: 'soaking', sun: 'sun', flex: 'flexing', wait: 'time' } // prettier-ignore
+const units: Record<ExposureKind, string> = {
+  heat: '°C',
+  cold: '°C',
+  wash: 'washes',
+  soak: 'hours under water',
+  sun: 'days in the sun',
+  flex: 'flexes',
+  wait: 'weeks',
+}
+const names: Record<ExposureKind, string> = {
+  heat: 'heat',
+  cold: 'cold',
+  wash: 'washing',
+  soak: 'soaking',
+  sun: 'sun',
+  flex: 'flexing',
+  wait: 'time',
+}
 function choose(kind: '' | ExposureKind) {
   after.value = kind
   amount.value = kind ? String(usualExposure(kind, brief.value).amount) : ''
@@ -52,7 +68,12 @@ function add() {
   const arm = newArm(brief.value, `a${Math.max(0, ...used) + 1}`, test.value, props.now, exposure.value)
   // The same test after an exposure is compared with the dry one: the same size.
   const like = props.round.arms.find((one) => one.test === arm.test)
-  emit('add', like ? { ...arm, size: like.size, passLimit: like.passLimit, passSetAt: like.passLimit === null ? null : props.now } : arm) // prettier-ignore
+  emit(
+    'add',
+    like
+      ? { ...arm, size: like.size, passLimit: like.passLimit, passSetAt: like.passLimit === null ? null : props.now }
+      : arm,
+  )
 }
 </script>
 

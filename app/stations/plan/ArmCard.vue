@@ -30,9 +30,15 @@ const now = useNow()
 const kind = computed(() => testKinds[props.arm.test])
 const keys = computed(() => Object.keys(kind.value.sizes) as SizeKey[])
 const sizeWords: Record<SizeKey, string> = {
-  widthMm: 'Width', overlapMm: 'Overlap', areaMm2: 'Bonded area', thicknessMm: 'Thickness', diameterMm: 'Diameter', innerDiameterMm: 'Inner diameter',
-  armMm: 'Arm', spanMm: 'Span',
-} // prettier-ignore
+  widthMm: 'Width',
+  overlapMm: 'Overlap',
+  areaMm2: 'Bonded area',
+  thicknessMm: 'Thickness',
+  diameterMm: 'Diameter',
+  innerDiameterMm: 'Inner diameter',
+  armMm: 'Arm',
+  spanMm: 'Span',
+}
 const unit = (key: SizeKey) => (key === 'areaMm2' ? 'mm²' : 'mm')
 const problem = ref('')
 const limitText = ref('')
@@ -82,7 +88,9 @@ const expected = computed(() => {
     const load = expectedLoad(props.arm, a, b, familyTimes(bench, one).id)
     return load ? [{ letter: one.letter, load }] : []
   })
-  return loads.length ? { loads, low: Math.min(...loads.map(({ load }) => load[0])), high: Math.max(...loads.map(({ load }) => load[1])) } : null // prettier-ignore
+  return loads.length
+    ? { loads, low: Math.min(...loads.map(({ load }) => load[0])), high: Math.max(...loads.map(({ load }) => load[1])) }
+    : null
 })
 /** Why a part would give way before its glue, for the glues of which that is expected. */
 const tears = computed(() => {
@@ -92,7 +100,16 @@ const tears = computed(() => {
   return procedures.flatMap((one) => {
     const family = familyTimes(bench, one).id
     if (family === 'unknown') return []
-    const answer = couponSize({ test, a: a.cls.id, aThicknessMm: joint.brief.a.thicknessMm, b: b.cls.id, bThicknessMm: joint.brief.b.thicknessMm, adhesive: family, gauge: bench.bench!.gauge, widthMm: props.arm.size.widthMm ?? 25 }) // prettier-ignore
+    const answer = couponSize({
+      test,
+      a: a.cls.id,
+      aThicknessMm: joint.brief.a.thicknessMm,
+      b: b.cls.id,
+      bThicknessMm: joint.brief.b.thicknessMm,
+      adhesive: family,
+      gauge: bench.bench!.gauge,
+      widthMm: props.arm.size.widthMm ?? 25,
+    })
     return answer.weakest === 'bond' ? [] : [{ letter: one.letter, advice: answer.advice }]
   })
 })
@@ -108,7 +125,10 @@ function whyExpected(): Explanation {
     about: `load expected, ${kind.value.name}`,
     lines: ['Typical bond of the pair times the glued size, from a weak to a strong piece (90 %).'],
     formula: expected.value!.loads.map(({ letter, load }) => `${letter}: ${figure(load[0])} to ${figure(load[1])} N`),
-    change: [`${gauge.name} reads up to ${figure(gauge.limitN)} N in steps of ${figure(gauge.resolutionN)} N (Shelf).`, ...tears.value.flatMap(({ letter, advice }) => advice.map((line) => `${letter}: ${line}`))], // prettier-ignore
+    change: [
+      `${gauge.name} reads up to ${figure(gauge.limitN)} N in steps of ${figure(gauge.resolutionN)} N (Shelf).`,
+      ...tears.value.flatMap(({ letter, advice }) => advice.map((line) => `${letter}: ${line}`)),
+    ],
     source: ['Knowledge tables, typical values; a pull of your own outranks them.'],
   }
 }

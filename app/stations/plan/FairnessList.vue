@@ -2,7 +2,10 @@
 import type { Fault } from '../../../core/planning/fairness'
 import VerdictMark from '../../look/VerdictMark.vue'
 
-/** What would make the result unfair, each with what it would do to the answer and, where it can be, a press that mends it. */
+/**
+ * What would make the result unfair, each with what it would do to the answer and, where it can be, a press that mends
+ * it.
+ */
 defineProps<{ faults: Fault[] }>()
 const emit = defineEmits<{ mend: [fault: Fault] }>()
 </script>

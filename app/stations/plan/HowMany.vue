@@ -6,7 +6,10 @@ import AskWhy from '../../look/AskWhy.vue'
 import { figure, percent, plural } from '../../look/figures'
 import type { Explanation } from '../../look/why'
 
-/** How many coupons of each: the chance to rank rightly against coupons, hands and money, as a curve that is also the choice. */
+/**
+ * How many coupons of each: the chance to rank rightly against coupons, hands and money, as a curve that is also the
+ * choice.
+ */
 const props = defineProps<{
   round: Round
   glues: number
@@ -24,18 +27,27 @@ const couponsFor = (n: number) => props.glues * n * props.round.arms.length
 const gain = computed(() => {
   const { blocks } = props.round
   const more = chance(blocks + 2) - chance(blocks)
-  return more < 0.03 ? 'More of each would hardly tell more.' : `Two more of each would make it ${percent(chance(blocks + 2))}.` // prettier-ignore
+  return more < 0.03
+    ? 'More of each would hardly tell more.'
+    : `Two more of each would make it ${percent(chance(blocks + 2))}.`
 })
 // The curve over the same counts as the choices below it.
-const points = computed(() => counts.map((n, i) => `${((i + 0.5) / counts.length) * 100},${(1 - (chance(n) - 0.5) / 0.5) * 40}`).join(' ')) // prettier-ignore
+const points = computed(() =>
+  counts.map((n, i) => `${((i + 0.5) / counts.length) * 100},${(1 - (chance(n) - 0.5) / 0.5) * 40}`).join(' '),
+)
 function why(): Explanation {
   const n = props.round.blocks
   return {
     about: `${n} coupons of each`,
     lines: [
-      `If one glue is really ${RATIO} times stronger than another, ${n} of each rank the two rightly in ${percent(chance(n))} of such rounds.`,
+      `If one glue is really ${RATIO} times stronger than another, ${n} of each rank the two rightly in ` +
+        `${percent(chance(n))} of such rounds.`,
     ],
-    formula: ['P = Φ(ln r / (σ · √(2/n)))', `= Φ(ln ${RATIO} / (${+sigma.value.toPrecision(3)} · √(2/${n})))`, `= ${chance(n).toFixed(3)}`], // prettier-ignore
+    formula: [
+      'P = Φ(ln r / (σ · √(2/n)))',
+      `= Φ(ln ${RATIO} / (${+sigma.value.toPrecision(3)} · √(2/${n})))`,
+      `= ${chance(n).toFixed(3)}`,
+    ],
     source: [
       props.scatter === null
         ? `σ = ${SCATTER_UNTIL_KNOWN} is the usual scatter of home bond tests, taken until this joint has its own.`

@@ -7,7 +7,10 @@ import type { Procedure } from '../../../core/records/round'
 import { CodedError } from '../../../core/errors'
 import { figure } from '../../look/figures'
 
-/** Dilution with water, x to y, or a blend by weight: written as a recipe for the batch that is needed, with the batch noted. */
+/**
+ * Dilution with water, x to y, or a blend by weight: written as a recipe for the batch that is needed, with the batch
+ * noted.
+ */
 const props = defineProps<{ procedure: Procedure; waterBorne: boolean }>()
 const emit = defineEmits<{ put: [patch: Partial<Procedure>, what: string, opened?: Partial<Procedure>] }>()
 /** the mix as it stood when the form was opened */
@@ -44,10 +47,18 @@ function keepBlend() {
   try {
     const parts = blend.value.split(';').map((one) => {
       const [, number = '', name = ''] = /^\s*([\d.,]+)\s+(.+?)\s*$/.exec(one) ?? []
-      if (!name) throw new CodedError('wrong-shape', 'blend', { field: 'The blend', detail: 'parts and name of each, such as “3 Milky contact; 2 Textile glue”, were expected' }) // prettier-ignore
+      if (!name)
+        throw new CodedError('wrong-shape', 'blend', {
+          field: 'The blend',
+          detail: 'parts and name of each, such as “3 Milky contact; 2 Textile glue”, were expected',
+        })
       return { name, parts: partsIn(number, `Parts of ${name}`) }
     })
-    if (parts.length < 2) throw new CodedError('wrong-shape', 'blend', { field: 'The blend', detail: 'two glues or more were expected, with a semicolon between them' }) // prettier-ignore
+    if (parts.length < 2)
+      throw new CodedError('wrong-shape', 'blend', {
+        field: 'The blend',
+        detail: 'two glues or more were expected, with a semicolon between them',
+      })
     emit('put', { blend: { parts, batch: batch.value.trim() }, dilution: null }, 'blended by weight', opened)
     open.value = null
   } catch (error) {
@@ -59,7 +70,9 @@ function start(what: 'dilution' | 'blend') {
   opened = { dilution, blend: mixedOf }
   problem.value = ''
   open.value = open.value === what ? null : what
-  blend.value = props.procedure.blend?.parts.map(({ name, parts }) => `${parts} ${name}`).join('; ') ?? `1 ${props.procedure.name}; 1 ` // prettier-ignore
+  blend.value =
+    props.procedure.blend?.parts.map(({ name, parts }) => `${parts} ${name}`).join('; ') ??
+    `1 ${props.procedure.name}; 1 `
   batch.value = props.procedure.blend?.batch ?? ''
 }
 </script>

@@ -15,11 +15,15 @@ const hours = computed(() => props.needs.handsOnMinutes / 60)
 const short = (need: GlueNeed) => need.packs > 0
 const why = (need: GlueNeed): Explanation => ({
   about: `glue needed, ${need.name}`,
-  lines: ['Glued area × faces × spread × coats × pieces with their spares, a tenth more for what stays on brush and nozzle.'],
+  lines: [
+    'Glued area × faces × spread × coats × pieces with their spares, a tenth more for what stays on brush and nozzle.',
+  ],
   formula: need.sum,
   source: ['Spread and density from the tables unless the procedure or the label says otherwise; price of your pack.'],
-  change: need.mixes ? [`${plural(need.mixes, 'mix', 'mixes')}, none larger than its pot life allows, none below 5 g.`] : [],
-}) // prettier-ignore
+  change: need.mixes
+    ? [`${plural(need.mixes, 'mix', 'mixes')}, none larger than its pot life allows, none below 5 g.`]
+    : [],
+})
 </script>
 
 <template>

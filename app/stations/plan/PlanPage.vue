@@ -55,7 +55,12 @@ const faults = computed(() => (planned.value ? [] : fairness(plan.value, fairnes
 const list = computed(() =>
   props.view.procedures.map((procedure): NeedOf => {
     const pack = procedure.adhesive === null ? null : packInUse(bench.of('stock', procedure.adhesive), today)
-    return { procedure, family: familyTimes(bench, procedure), product: bench.get('adhesive', procedure.adhesive), left: pack?.left ?? null } // prettier-ignore
+    return {
+      procedure,
+      family: familyTimes(bench, procedure),
+      product: bench.get('adhesive', procedure.adhesive),
+      left: pack?.left ?? null,
+    }
   }),
 )
 const needs = computed(() => needsOf(list.value, round.value.arms, round.value.blocks))
@@ -76,7 +81,8 @@ function resize(arm: Arm, size: Arm['size'], what: string, before: Arm['size']) 
 }
 const dropArm = (arm: Arm) => edit(({ arms }) => ({ arms: arms.filter(({ id }) => id !== arm.id) }), 'a test left out')
 const addArm = (arm: Arm) => edit(({ arms }) => ({ arms: [...arms, arm] }), 'another test')
-const mend = (fault: Fault) => mendDraft(bench, props.view, round.value, fault.mend!.apply(plan.value), fault.mend!.words) // prettier-ignore
+const mend = (fault: Fault) =>
+  mendDraft(bench, props.view, round.value, fault.mend!.apply(plan.value), fault.mend!.words)
 const locked = computed(() => planned.value && !canUnplan(props.view))
 </script>
 

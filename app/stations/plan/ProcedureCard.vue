@@ -18,7 +18,10 @@ import DabDrawing from './DabDrawing.vue'
 import MixFields from './MixFields.vue'
 import StepList from './StepList.vue'
 
-/** One procedure as a card of steps: edited in place, copied to vary one thing, its difference from the first of its glue in words. */
+/**
+ * One procedure as a card of steps: edited in place, copied to vary one thing, its difference from the first of its
+ * glue in words.
+ */
 const props = defineProps<{ view: JointView; procedure: Procedure; locked: boolean; control: boolean }>()
 const emit = defineEmits<{ control: [] }>()
 const bench = useBench()
@@ -37,14 +40,26 @@ const face = computed(() => {
   }
 })
 const letters = computed(() => props.view.procedures.map(({ letter }) => letter))
-const like = computed(() => props.view.procedures.find((one) => one.id !== props.procedure.id && one.letter < props.procedure.letter && one.family === props.procedure.family && one.adhesive === props.procedure.adhesive)) // prettier-ignore
+const like = computed(() =>
+  props.view.procedures.find(
+    (one) =>
+      one.id !== props.procedure.id &&
+      one.letter < props.procedure.letter &&
+      one.family === props.procedure.family &&
+      one.adhesive === props.procedure.adhesive,
+  ),
+)
 const differs = computed(() => (like.value ? differenceWords(props.procedure, like.value) : null))
 
 function vary() {
   const letter = String.fromCharCode(Math.max(...letters.value.map((one) => one.charCodeAt(0))) + 1)
   if (letter > 'Z') return void bench.tell('A joint takes 26 procedures at most; leave one out first.', 'bad')
   const copy = varied(props.procedure, newId(), letter)
-  return bench.write(`${props.view.joint.code}: ${letter} like ${props.procedure.letter}, to vary one thing`, [insert('procedure', copy)], true) // prettier-ignore
+  return bench.write(
+    `${props.view.joint.code}: ${letter} like ${props.procedure.letter}, to vary one thing`,
+    [insert('procedure', copy)],
+    true,
+  )
 }
 /** @param opened the fields as they stood when the typing began, where the change was typed */
 const put = (patch: Partial<Procedure>, what: string, opened: Partial<Procedure> = {}) =>

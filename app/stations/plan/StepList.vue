@@ -18,8 +18,17 @@ const time = ref('')
 const problem = ref('')
 const timed = isTimed
 const kindWords: Record<Step['kind'], string> = {
-  'prepare-a': 'Prepare A', 'prepare-b': 'Prepare B', apply: 'Apply', coat: 'Another coat', wait: 'Wait', warm: 'Warm', close: 'Close', hold: 'Hold', clamp: 'Clamp', cure: 'Cure',
-} // prettier-ignore
+  'prepare-a': 'Prepare A',
+  'prepare-b': 'Prepare B',
+  apply: 'Apply',
+  coat: 'Another coat',
+  wait: 'Wait',
+  warm: 'Warm',
+  close: 'Close',
+  hold: 'Hold',
+  clamp: 'Clamp',
+  cure: 'Cure',
+}
 
 /** the procedure as it stood when a step was opened */
 const opened = shallowRef(props.procedure)

@@ -8,7 +8,16 @@ import { momentName } from '../../look/figures'
 const props = defineProps<{ round: Round; locked: boolean }>()
 const emit = defineEmits<{ change: [weights: NonNullable<Round['weights']>] }>()
 const now = useNow()
-const words: Record<Criterion, string> = { strength: 'strength', flexibility: 'flexibility', cure: 'quick cure', cost: 'low cost', ease: 'ease', durability: 'durability', looks: 'looks', 'later-work': 'later work' } // prettier-ignore
+const words: Record<Criterion, string> = {
+  strength: 'strength',
+  flexibility: 'flexibility',
+  cure: 'quick cure',
+  cost: 'low cost',
+  ease: 'ease',
+  durability: 'durability',
+  looks: 'looks',
+  'later-work': 'later work',
+}
 const values = computed(() => props.round.weights?.values ?? null)
 function set(criterion: Criterion, value: number) {
   const changedLate = props.locked ? now.value : (props.round.weights?.changedLate ?? null)

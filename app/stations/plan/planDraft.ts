@@ -39,7 +39,15 @@ export function newArm(brief: Brief, id: string, test: TestId, now: number, expo
   const limit = requiredStrength(brief, test)
   // A proof load is the required load itself, times a factor: twice it is the usual one.
   const passLimit = test === 'proof' ? PROOF_FACTOR : limit === null ? null : Number(limit.toPrecision(3))
-  return { id, test, exposure, size: usualSize(brief, test), passLimit, passSetAt: passLimit === null ? null : now, lateChanges: [] } // prettier-ignore
+  return {
+    id,
+    test,
+    exposure,
+    size: usualSize(brief, test),
+    passLimit,
+    passSetAt: passLimit === null ? null : now,
+    lateChanges: [],
+  }
 }
 
 /** What a coupon goes through, as the brief has it: its heat, its cold, its water. */
@@ -54,7 +62,10 @@ export const usualExposure = (kind: ExposureKind, brief: Brief): Exposure =>
     wait: { kind, amount: 4, hours: 672 },
   })[kind]
 
-/** A round that holds no coupons yet is a draft: every change of it is kept, and can be taken back. Planned is what has them. */
+/**
+ * A round that holds no coupons yet is a draft: every change of it is kept, and can be taken back. Planned is what has
+ * them.
+ */
 export const isPlanned = (view: JointView): boolean => view.round !== null && view.draft === null
 
 /** The plan as it stands: the kept draft, or a first one from the brief's loads. */
@@ -63,10 +74,29 @@ export function draftRound(view: JointView, now: number): Round {
   const { brief } = view.joint
   const arm = newArm(brief, 'a1', testsFor(brief.loads ?? [], sidesOf(view))[0]!, now)
   const control = view.procedures.find(({ adhesive, anyway }) => adhesive !== null && !anyway)?.id ?? null
-  return { id: '', joint: view.joint.id, number: (view.round?.number ?? 0) + 1, arms: [arm], procedures: [], blocks: 4, seed: 0, order: 'shuffled', control, hunch: null, weights: null, plannedAt: now } // prettier-ignore
+  return {
+    id: '',
+    joint: view.joint.id,
+    number: (view.round?.number ?? 0) + 1,
+    arms: [arm],
+    procedures: [],
+    blocks: 4,
+    seed: 0,
+    order: 'shuffled',
+    control,
+    hunch: null,
+    weights: null,
+    plannedAt: now,
+  }
 }
 
-export const asPlan = (round: Round, procedures: readonly Procedure[]): PlanDraft => ({ arms: round.arms, procedures: [...procedures], blocks: round.blocks, order: round.order, control: round.control }) // prettier-ignore
+export const asPlan = (round: Round, procedures: readonly Procedure[]): PlanDraft => ({
+  arms: round.arms,
+  procedures: [...procedures],
+  blocks: round.blocks,
+  order: round.order,
+  control: round.control,
+})
 
 const kept = (round: Round, patch: Partial<Round>): Change =>
   round.id ? update('round', round, patch) : insert('round', { ...round, ...patch, id: newId() })
@@ -123,7 +153,10 @@ export function couponsOf(view: JointView, round: Round): Coupon[] {
   const letters = view.procedures.map(({ letter }) => letter)
   const places = glueOrder(letters, round.blocks * round.arms.length, round.seed)
   // As written: one kind after the other, which the fairness check warns of.
-  const order = round.order === 'as-written' ? [...places].sort((x, y) => x.letter.localeCompare(y.letter) || x.block - y.block) : places // prettier-ignore
+  const order =
+    round.order === 'as-written'
+      ? [...places].sort((x, y) => x.letter.localeCompare(y.letter) || x.block - y.block)
+      : places
   const procedureOf = (letter: string) => view.procedures.find((procedure) => procedure.letter === letter)!.id
   const trust = (i: number) => trustOf(procedureOf(order[i]!.letter), round.control, round.hunch?.order ?? null)
   const pulls =
@@ -134,19 +167,37 @@ export function couponsOf(view: JointView, round: Round): Coupon[] {
         : pullOrder([...order.keys()], round.seed)
   const code = codeOf(view, round.number)
   return order.map(({ letter, block }, i) => ({
-    id: newId(), round: round.id, arm: armOfPlace(round.arms, block).id, procedure: procedureOf(letter), block,
-    label: couponLabel(code, letter, block), glueAt: i, pullAt: pulls.indexOf(i), size: {}, stamps: [], deviations: [],
-  })) // prettier-ignore
+    id: newId(),
+    round: round.id,
+    arm: armOfPlace(round.arms, block).id,
+    procedure: procedureOf(letter),
+    block,
+    label: couponLabel(code, letter, block),
+    glueAt: i,
+    pullAt: pulls.indexOf(i),
+    size: {},
+    stamps: [],
+    deviations: [],
+  }))
 }
 
 /** Turns the draft into coupons: randomised blocks, labels, pull order, the seed kept. One entry. */
 export async function planCoupons(bench: Store, view: JointView, draft: Round, now: number): Promise<boolean> {
   const seed = crypto.getRandomValues(new Uint16Array(1))[0]!
-  const round: Round = { ...draft, id: draft.id || newId(), seed, procedures: view.procedures.map(({ id }) => id), plannedAt: now } // prettier-ignore
+  const round: Round = {
+    ...draft,
+    id: draft.id || newId(),
+    seed,
+    procedures: view.procedures.map(({ id }) => id),
+    plannedAt: now,
+  }
   const coupons = couponsOf(view, round)
   return bench.write(
     `${view.joint.code}: plan ${coupons.length} coupons`,
-    [draft.id ? update('round', draft, round) : insert('round', round), ...coupons.map((coupon) => insert('coupon', coupon))], // prettier-ignore
+    [
+      draft.id ? update('round', draft, round) : insert('round', round),
+      ...coupons.map((coupon) => insert('coupon', coupon)),
+    ],
     true,
   )
 }
@@ -155,7 +206,16 @@ export async function planCoupons(bench: Store, view: JointView, draft: Round, n
 export function planAnother(bench: Store, view: JointView, now: number): Promise<boolean> {
   const last = view.round!
   const arms = last.arms.map((arm) => ({ ...arm, passSetAt: arm.passLimit === null ? null : now, lateChanges: [] }))
-  const next: Round = { ...last, id: newId(), number: last.number + 1, arms, procedures: [], hunch: null, weights: last.weights && { ...last.weights, changedLate: null }, plannedAt: now } // prettier-ignore
+  const next: Round = {
+    ...last,
+    id: newId(),
+    number: last.number + 1,
+    arms,
+    procedures: [],
+    hunch: null,
+    weights: last.weights && { ...last.weights, changedLate: null },
+    plannedAt: now,
+  }
   return bench.write(`${view.joint.code}: plan round ${next.number}`, [insert('round', next)], true)
 }
 
@@ -164,7 +224,11 @@ export const canUnplan = (view: JointView): boolean =>
   view.coupons.length > 0 && view.coupons.every((coupon) => coupon.stamps.length === 0) && view.readings.length === 0
 
 export const unplan = (bench: Store, view: JointView): Promise<boolean> =>
-  bench.write(`${view.joint.code}: plan the round anew`, view.coupons.map((coupon) => remove('coupon', coupon)), true) // prettier-ignore
+  bench.write(
+    `${view.joint.code}: plan the round anew`,
+    view.coupons.map((coupon) => remove('coupon', coupon)),
+    true,
+  )
 
 /** The pass limits may move until the first pull of their arm; then they are locked. */
 export const limitLocked = (view: JointView, arm: Arm): boolean => {
@@ -191,7 +255,9 @@ export function setLimit(
     passSetAt: passLimit === null ? null : now,
     lateChanges: late ? [...one.lateChanges, { at: now, from: one.passLimit, to: passLimit }] : one.lateChanges,
   })
-  const what = `pass limit ${passLimit === null ? 'taken away' : `${digitsOf(passLimit)} ${unit}`}${late ? ', after the first pull' : ''}`
+  const what =
+    'pass limit ' +
+    `${passLimit === null ? 'taken away' : `${digitsOf(passLimit)} ${unit}`}${late ? ', after the first pull' : ''}`
   const inArm = (put: (one: Arm) => Arm) => (round: Round) => ({
     arms: round.arms.map((one) => (one.id === arm.id ? put(one) : one)),
   })
@@ -206,7 +272,9 @@ export const ENOUGH_FOR_SCATTER = 6
 export function modelReadings(view: JointView): ModelReading[] {
   const arm = view.round?.arms.find(({ exposure, test }) => exposure === null && testKinds[test].force !== null)
   if (!arm) return []
-  const coupons = new Map(view.coupons.filter((coupon) => coupon.arm === arm.id).map((coupon) => [coupon.id, coupon.procedure])) // prettier-ignore
+  const coupons = new Map(
+    view.coupons.filter((coupon) => coupon.arm === arm.id).map((coupon) => [coupon.id, coupon.procedure]),
+  )
   return countingReadings(view.readings).flatMap((reading): ModelReading[] => {
     const procedure = coupons.get(reading.coupon)
     if (!procedure) return []
@@ -227,7 +295,8 @@ export function fairnessSetting(bench: Store, view: JointView, now: number): Fai
     packDaysLeft: (procedure) => {
       const pack = procedure.adhesive === null ? null : packInUse(bench.of('stock', procedure.adhesive), now)
       if (!pack) return null
-      const expires = pack.expiresOn === null ? Infinity : Math.floor((Date.parse(`${pack.expiresOn}T23:59:59Z`) - now) / DAY) // prettier-ignore
+      const expires =
+        pack.expiresOn === null ? Infinity : Math.floor((Date.parse(`${pack.expiresOn}T23:59:59Z`) - now) / DAY)
       const { daysOpen } = packAge(pack, now)
       const keeps = daysOpen === null ? Infinity : familyTimes(bench, procedure).shelfOpenedDays - daysOpen
       const left = Math.min(expires, keeps)

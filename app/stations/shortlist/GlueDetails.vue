@@ -15,12 +15,27 @@ const care = computed(() => careFor(props.candidate.situation))
 const undo = computed(() =>
   undoOf(props.candidate.family.id).map((way) => ({ ...way, harm: harmOfUndoing(way, props.candidate.situation) })),
 )
-const wayWords = { cold: 'Cold', heat: 'Heat', water: 'Water', solvent: 'Solvent or debonder', peel: 'Peel', cut: 'Cut', none: 'None' } // prettier-ignore
+const wayWords = {
+  cold: 'Cold',
+  heat: 'Heat',
+  water: 'Water',
+  solvent: 'Solvent or debonder',
+  peel: 'Peel',
+  cut: 'Cut',
+  none: 'None',
+}
 const stock = computed(() => {
   const { pack } = props.candidate
   if (!pack) return null
   const left = `${Math.round(pack.left * 100)} % left`
-  return [pack.batch && `batch ${pack.batch}`, pack.openedOn && `opened ${pack.openedOn}`, pack.expiresOn && `good until ${pack.expiresOn}`, left].filter(Boolean).join(', ') // prettier-ignore
+  return [
+    pack.batch && `batch ${pack.batch}`,
+    pack.openedOn && `opened ${pack.openedOn}`,
+    pack.expiresOn && `good until ${pack.expiresOn}`,
+    left,
+  ]
+    .filter(Boolean)
+    .join(', ')
 })
 
 /** Vapour of one evening's gluing; the lines say what is missing where nothing can be said. */
@@ -32,17 +47,32 @@ const vapour = computed((): string[] => {
   if (s.areaCm2 === null) return ['Say the size of the glued face to see how much evaporates.']
   const joints = s.perEvening ?? s.count ?? 1
   const grams = glueGrams(family, s.areaCm2, s.gapMm) * joints
-  const evaporates = `About ${figure(grams * share)} g of ${figure(grams)} g evaporate${joints > 1 ? ` (${joints} joints)` : ''}.`
+  const forAll = joints > 1 ? ` (${joints} joints)` : ''
+  const evaporates = `About ${figure(grams * share)} g of ${figure(grams)} g evaporate${forAll}.`
   const changes = s.air === null ? null : airChangesPerHour[s.air]
   if (s.air === 'outdoors') return [evaporates, 'Outdoors the wind decides: stay upwind.']
-  if (roomM3 === null || changes === null) return [evaporates, `Say ${roomM3 === null ? 'the size of the room' : 'where it is glued'} to see how dense it gets.`] // prettier-ignore
-  const { peakMgM3, ofLimit } = vapourEstimate({ grams, volatileShare: share, roomM3, changesPerHour: changes, limitMgM3: product?.label.limitMgM3 }) // prettier-ignore
+  if (roomM3 === null || changes === null)
+    return [
+      evaporates,
+      `Say ${roomM3 === null ? 'the size of the room' : 'where it is glued'} to see how dense it gets.`,
+    ]
+  const { peakMgM3, ofLimit } = vapourEstimate({
+    grams,
+    volatileShare: share,
+    roomM3,
+    changesPerHour: changes,
+    limitMgM3: product?.label.limitMgM3,
+  })
+  const partOf = (limit: number) =>
+    limit >= 1 ? `${figure(limit)} times the limit` : `${Math.round(limit * 100)} % of the limit`
   return [
     evaporates,
-    `In ${roomM3} m³ with ${changes} air changes an hour that comes to about ${figure(peakMgM3)} mg/m³, several times more near the work.`,
+    `In ${roomM3} m³ with ${changes} air changes an hour that comes to about ${figure(peakMgM3)} mg/m³, ` +
+      'several times more near the work.',
     ofLimit === null
       ? 'Its data sheet names a limit: type it on the Shelf and it stands beside this. Without it there is no verdict.'
-      : `That is ${ofLimit >= 1 ? `${figure(ofLimit)} times the limit` : `${Math.round(ofLimit * 100)} % of the limit`} of ${figure(product!.label.limitMgM3!)} mg/m³ typed from its data sheet. An estimate, no measurement.`,
+      : `That is ${partOf(ofLimit)} of ${figure(product!.label.limitMgM3!)} mg/m³ typed from its data sheet. ` +
+        'An estimate, no measurement.',
   ]
 })
 </script>

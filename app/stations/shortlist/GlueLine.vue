@@ -28,7 +28,9 @@ const harmful = computed(() => screening.value.reasons.some((reason) => reason.h
 const plain = computed(() => props.picked.find(({ helpers }) => helpers.length === 0))
 const first = computed(() => screening.value.reasons[0])
 const open = ref(false)
-const heat = computed(() => (Number.isFinite(family.value.serviceMaxC) ? `to ${Math.round(family.value.serviceMaxC)} °C, ` : '')) // prettier-ignore
+const heat = computed(() =>
+  Number.isFinite(family.value.serviceMaxC) ? `to ${Math.round(family.value.serviceMaxC)} °C, ` : '',
+)
 const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fails', unclear: 'own pulls: too few yet' }
 </script>
 

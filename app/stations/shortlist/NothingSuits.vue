@@ -8,7 +8,10 @@ import { plural } from '../../look/figures'
 const props = defineProps<{ setting: Setting; some: boolean }>()
 const changes = computed(() => changesThatHelp(props.setting).slice(0, 4))
 const names = (gains: (typeof changes.value)[number]['gains']) =>
-  gains.slice(0, 4).map(({ product, family }) => product?.name ?? family.name).join('; ') // prettier-ignore
+  gains
+    .slice(0, 4)
+    .map(({ product, family }) => product?.name ?? family.name)
+    .join('; ')
 </script>
 
 <template>

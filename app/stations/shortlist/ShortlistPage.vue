@@ -31,14 +31,20 @@ const shelfOnly = ref(false)
 const wanted = ref('')
 /** A glue is found by its name, its family, and the other names it goes by. */
 const matches = ({ product, family }: Candidate) =>
-  [product?.name ?? '', ...(product?.aliases ?? []), family.name, family.id].some((name) => name.toLowerCase().includes(wanted.value.trim().toLowerCase())) // prettier-ignore
+  [product?.name ?? '', ...(product?.aliases ?? []), family.name, family.id].some((name) =>
+    name.toLowerCase().includes(wanted.value.trim().toLowerCase()),
+  )
 const shown = computed(() => candidates.value.filter((one) => (!shelfOnly.value || one.product) && matches(one)))
 const of = (verdict: Verdict) => shown.value.filter(({ screening }) => screening.verdict === verdict)
 const pickedOf = ({ product, family }: Candidate): Procedure[] =>
-  props.view.procedures.filter((one) => (product ? one.adhesive === product.id : one.adhesive === null && one.family === family.id)) // prettier-ignore
+  props.view.procedures.filter((one) =>
+    product ? one.adhesive === product.id : one.adhesive === null && one.family === family.id,
+  )
 const open = computed(() => props.view.progress.openWords)
 const suited = computed(() => candidates.value.some(({ screening }) => screening.verdict === 'fit'))
-const house = computed(() => candidates.value.filter(({ screening }) => screening.reasons.some((reason) => reason.house)).length) // prettier-ignore
+const house = computed(
+  () => candidates.value.filter(({ screening }) => screening.reasons.some((reason) => reason.house)).length,
+)
 
 const MOST_COMPARED = 3
 const compared = ref<string[]>([])

@@ -33,9 +33,20 @@ export async function pick(
   const letter = nextLetter(view.procedures)
   const name = [product?.name ?? family.name, ...helpers.map((helper) => helperWords[helper].word)].join(' + ')
   const procedure: Procedure = {
-    id: newId(), joint: view.joint.id, letter, name, family: familyId, adhesive: product?.id ?? null, helpers: [...helpers], anyway, coats: 1, spreadGm2: null, dilution: null, blend: null,
+    id: newId(),
+    joint: view.joint.id,
+    letter,
+    name,
+    family: familyId,
+    adhesive: product?.id ?? null,
+    helpers: [...helpers],
+    anyway,
+    coats: 1,
+    spreadGm2: null,
+    dilution: null,
+    blend: null,
     steps: usualSteps(family, view.a?.cls ?? null, view.b?.cls ?? null, helpers),
-  } // prettier-ignore
+  }
   await bench.write(
     `${view.joint.code}: test ${name}${anyway ? ' anyway' : ''} as ${letter}`,
     [insert('procedure', procedure)],

@@ -21,7 +21,10 @@ export function sourceOf(reason: Reason): string {
     : reason.byPull
       ? 'Three pulls of your own on this pair outrank it.'
       : 'A test of what it warns of outranks it.'
-  return `${reason.grade === 'label' ? 'The label' : 'Rule of the trade'} “${reason.rule}”: ${reason.basis}. ${outranked}`
+  return (
+    `${reason.grade === 'label' ? 'The label' : 'Rule of the trade'} “${reason.rule}”: ${reason.basis}. ` +
+    `${outranked}`
+  )
 }
 
 /** What Why shows for a glue's verdict: every reason, what would settle it, on what it rests. */

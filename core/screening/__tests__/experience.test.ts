@@ -3,8 +3,22 @@ import { answerQuestion, type Question } from '../question'
 
 /** More situations from the bench: pair, shape, load, glue, what experience says of it, and what else is asked. */
 type Load = Question['joint']['load']
-type More = { aState?: Question['joint']['aState']; bState?: Question['joint']['bState']; needs?: Question['joint']['needs']; helpers?: Question['helpers']; load?: Load } // prettier-ignore
-type Case = [a: string, b: string, geometry: Question['joint']['geometry'], load: Load, adhesive: string, verdict: 'block' | 'caution' | 'fit', more?: More] // prettier-ignore
+type More = {
+  aState?: Question['joint']['aState']
+  bState?: Question['joint']['bState']
+  needs?: Question['joint']['needs']
+  helpers?: Question['helpers']
+  load?: Load
+}
+type Case = [
+  a: string,
+  b: string,
+  geometry: Question['joint']['geometry'],
+  load: Load,
+  adhesive: string,
+  verdict: 'block' | 'caution' | 'fit',
+  more?: More,
+]
 
 const cases: Case[] = [
   ['foam-xps', 'foam-xps', 'face-large', ['tension'], 'foam-can', 'caution', { needs: { areaCm2: 600 } }],
@@ -25,7 +39,15 @@ const cases: Case[] = [
   ['foam-eva', 'metal', 'lap', ['shear'], 'epoxy-slow', 'fit'],
   ['foam-eva', 'foam-eva', 'face-large', ['peel'], 'ca-medium', 'block', { needs: { areaCm2: 600 } }],
   ['foam-eva', 'foam-eva', 'face-large', ['peel'], 'spray-contact', 'fit', { needs: { areaCm2: 600 } }],
-  ['foam-eva', 'foam-eva', 'face-large', ['peel'], 'spray-contact', 'block', { needs: { areaCm2: 600, indoorsNoVentilation: true } }],
+  [
+    'foam-eva',
+    'foam-eva',
+    'face-large',
+    ['peel'],
+    'spray-contact',
+    'block',
+    { needs: { areaCm2: 600, indoorsNoVentilation: true } },
+  ],
   ['foam-eva', 'foam-eva', 'face-large', ['shear'], 'silicone', 'caution', { needs: { areaCm2: 400 } }],
   ['foam-eva', 'foam-eva', 'face-large', ['shear'], 'elastomer-solvent', 'caution', { needs: { areaCm2: 400 } }],
   ['foam-eva', 'foam-eva', 'lap', ['peel'], 'contact-solvent', 'caution', { needs: { paintOver: true } }],
@@ -121,7 +143,15 @@ const cases: Case[] = [
   ['glass', 'glass', 'lap', ['shear'], 'uv-acrylic', 'fit', { needs: { clear: true } }],
   ['ceramic-stone', 'ceramic-stone', 'butt-edge', ['tension'], 'epoxy-slow', 'fit'],
   ['ceramic-stone', 'wood', 'face-large', ['shear'], 'construction-hybrid', 'fit'],
-  ['rubber-sole', 'rubber-sole', 'face-large', ['flex'], 'contact-solvent', 'fit', { aState: 'sanded', bState: 'sanded' }],
+  [
+    'rubber-sole',
+    'rubber-sole',
+    'face-large',
+    ['flex'],
+    'contact-solvent',
+    'fit',
+    { aState: 'sanded', bState: 'sanded' },
+  ],
   ['card', 'card', 'lap', ['shear'], 'ca-medium', 'block', { needs: { children: true } }],
   ['card', 'card', 'lap', ['shear'], 'glue-stick', 'fit', { needs: { children: true } }],
   ['foam-eva', 'foam-eva', 'lap', ['peel'], 'contact-water', 'fit', { needs: { children: true } }],
@@ -147,7 +177,15 @@ const cases: Case[] = [
   ['wood', 'wood', 'lap', ['shear'], 'hotmelt-low', 'caution', { needs: { archival: true } }],
   ['wood', 'wood', 'lap', ['shear', 'steady'], 'hotmelt-high', 'caution'],
   ['wood', 'wood', 'lap', ['shear', 'steady'], 'epoxy-slow', 'fit'],
-  ['wood', 'wood', 'lap', ['shear'], 'contact-solvent', 'caution', { needs: { weightKg: 5 }, load: ['shear', 'steady'] }],
+  [
+    'wood',
+    'wood',
+    'lap',
+    ['shear'],
+    'contact-solvent',
+    'caution',
+    { needs: { weightKg: 5 }, load: ['shear', 'steady'] },
+  ],
   ['print-pla', 'metal', 'lap', ['shear'], 'hotmelt-low', 'caution', { needs: { temporary: true } }],
   ['metal', 'metal', 'lap', ['shear'], 'epoxy-slow', 'block', { needs: { stakes: ['overhead'] } }],
   ['foam-eva', 'foam-eva', 'lap', ['peel'], 'contact-solvent', 'caution', { needs: { coldC: -25 } }],
@@ -181,10 +219,22 @@ const cases: Case[] = [
   ['foam-pu-open', 'fabric-cotton', 'face-large', ['peel'], 'spray-contact', 'caution'],
   ['metal', 'fabric-cotton', 'point', ['peel'], 'hotfix', 'caution'],
   ['fabric-synthetic', 'foam-xps', 'face-large', ['peel'], 'spray-contact', 'block'],
-] // prettier-ignore
+]
 
-it.each(cases.map((one) => [`${one[4]} for ${one[0]} to ${one[1]}, ${one[2]}, ${String(one[3])} ${JSON.stringify(one[6] ?? {})}`, one] as const))('%s', (_, [a, b, geometry, load, adhesive, verdict, more = {}]) => {
+it.each(
+  cases.map(
+    (one) =>
+      [
+        `${one[4]} for ${one[0]} to ${one[1]}, ${one[2]}, ${String(one[3])} ${JSON.stringify(one[6] ?? {})}`,
+        one,
+      ] as const,
+  ),
+)('%s', (_, [a, b, geometry, load, adhesive, verdict, more = {}]) => {
   const { helpers, needs, aState, bState } = more
-  const answer = answerQuestion({ joint: { a, b, aState, bState, geometry, load: more.load ?? load, needs }, adhesive, helpers })
+  const answer = answerQuestion({
+    joint: { a, b, aState, bState, geometry, load: more.load ?? load, needs },
+    adhesive,
+    helpers,
+  })
   expect(answer.verdict, answer.reasons.map((reason) => `${reason.rule} ${reason.verdict}`).join(', ')).toBe(verdict)
-}) // prettier-ignore
+})

@@ -15,13 +15,44 @@ const some = <T>(random: Random, list: readonly T[], share: number): T[] => list
 type Needs = NonNullable<Question['joint']['needs']>
 /** Every need with values from mild to harsh. */
 const scale: { [K in keyof Needs]-?: NonNullable<Needs[K]>[] } = {
-  clear: [true], neat: [true], white: [true], flex: ['must-flex'], heatC: [25, 45, 60, 90], coldC: [15, 0, -15, -35], wash: [true], wet: [true],
-  soak: [true], sun: [true], carve: [true], sand: [true], hotWire: [true], heatForm: [true], paintOver: [true], boxed: [true],
-  indoorsNoVentilation: [true], heatNear: [true], skinContact: [true], children: [true], sensitised: [true], archival: [true], temporary: [true],
-  stakes: [['overhead']], maxCureH: [72, 24, 4, 0.5], repositionS: [5, 30, 120], noClamp: [true], oneFaceOnly: [true], inShell: [true],
-  gapMm: [0.3, 0.8, 2, 6], roughFit: [true], curveMm: [300, 40], areaCm2: [4, 60, 500, 4000], edgeMm: [4, 12, 40, 200], weightKg: [0.01, 0.5, 20],
-  roomC: [20, 12, 4], roomRH: [50, 80],
-} // prettier-ignore
+  clear: [true],
+  neat: [true],
+  white: [true],
+  flex: ['must-flex'],
+  heatC: [25, 45, 60, 90],
+  coldC: [15, 0, -15, -35],
+  wash: [true],
+  wet: [true],
+  soak: [true],
+  sun: [true],
+  carve: [true],
+  sand: [true],
+  hotWire: [true],
+  heatForm: [true],
+  paintOver: [true],
+  boxed: [true],
+  indoorsNoVentilation: [true],
+  heatNear: [true],
+  skinContact: [true],
+  children: [true],
+  sensitised: [true],
+  archival: [true],
+  temporary: [true],
+  stakes: [['overhead']],
+  maxCureH: [72, 24, 4, 0.5],
+  repositionS: [5, 30, 120],
+  noClamp: [true],
+  oneFaceOnly: [true],
+  inShell: [true],
+  gapMm: [0.3, 0.8, 2, 6],
+  roughFit: [true],
+  curveMm: [300, 40],
+  areaCm2: [4, 60, 500, 4000],
+  edgeMm: [4, 12, 40, 200],
+  weightKg: [0.01, 0.5, 20],
+  roomC: [20, 12, 4],
+  roomRH: [50, 80],
+}
 const needNames = Object.keys(scale) as (keyof Needs)[]
 
 function randomQuestion(random: Random): Question {
@@ -31,15 +62,20 @@ function randomQuestion(random: Random): Question {
   if (random() < 0.2) needs['flex'] = pick(random, ['must-flex', 'must-be-stiff', 'band'])
   return {
     joint: {
-      a: side(), aState: maybe(random, 0.5, () => pick(random, faceStates)), aThicknessMm: maybe(random, 0.3, () => pick(random, [0.2, 0.8, 2, 9])),
-      b: side(), bState: maybe(random, 0.5, () => pick(random, faceStates)), bTraits: maybe(random, 0.2, () => some(random, faceTraits, 0.2)),
-      geometry: maybe(random, 0.8, () => pick(random, geometries)), load: maybe(random, 0.8, () => some(random, [...loadModes, 'steady'] as const, 0.25)),
+      a: side(),
+      aState: maybe(random, 0.5, () => pick(random, faceStates)),
+      aThicknessMm: maybe(random, 0.3, () => pick(random, [0.2, 0.8, 2, 9])),
+      b: side(),
+      bState: maybe(random, 0.5, () => pick(random, faceStates)),
+      bTraits: maybe(random, 0.2, () => some(random, faceTraits, 0.2)),
+      geometry: maybe(random, 0.8, () => pick(random, geometries)),
+      load: maybe(random, 0.8, () => some(random, [...loadModes, 'steady'] as const, 0.25)),
       needs: needs as Needs,
     },
     adhesive: pick(random, families).id,
     helpers: some(random, helpers, 0.12),
     dab: maybe(random, 0.3, () => pick(random, ['ca-gel', 'hotmelt-low', 'tape-foam'] as const)),
-  } // prettier-ignore
+  }
 }
 const severity = { fit: 0, caution: 1, block: 2 }
 const verdictOf = (question: Question) => severity[answerQuestion(question).verdict]
@@ -59,7 +95,10 @@ describe('the screening as a whole', () => {
       if (name === 'edgeMm' && before === undefined && question.joint.needs?.areaCm2 !== undefined) continue
       if (name === 'weightKg' && before !== undefined) continue
       if (rank + 1 >= steps.length) continue
-      const more = { ...question, joint: { ...question.joint, needs: { ...question.joint.needs, [name]: steps[rank + 1] } } } as Question // prettier-ignore
+      const more = {
+        ...question,
+        joint: { ...question.joint, needs: { ...question.joint.needs, [name]: steps[rank + 1] } },
+      } as Question
       expect(verdictOf(more), `${name} in ${JSON.stringify(more)}`).toBeGreaterThanOrEqual(verdictOf(question))
     }
   })
@@ -69,7 +108,10 @@ describe('the screening as a whole', () => {
     for (let i = 0; i < ROUNDS; i++) {
       const question = randomQuestion(random)
       const joint: Record<string, unknown> = { ...question.joint, needs: { ...question.joint.needs } }
-      const said = [...Object.keys(question.joint).filter((key) => key !== 'needs'), ...Object.keys(joint['needs'] as object)] // prettier-ignore
+      const said = [
+        ...Object.keys(question.joint).filter((key) => key !== 'needs'),
+        ...Object.keys(joint['needs'] as object),
+      ]
       const word = pick(random, said)
       // An area says where the rim is, an edge itself; either alone says it too.
       if (word in question.joint) joint[word] = null
@@ -87,15 +129,28 @@ describe('the screening as a whole', () => {
       const question = randomQuestion(random)
       const { a, aState, aThicknessMm, aTraits, b, bState, bThicknessMm, bTraits, load, needs } = question.joint
       const other: Question = {
-        helpers: turned(question.helpers), dab: question.dab, adhesive: question.adhesive,
+        helpers: turned(question.helpers),
+        dab: question.dab,
+        adhesive: question.adhesive,
         joint: {
-          needs: Object.fromEntries(Object.entries(needs ?? {}).reverse()), load: turned(load), geometry: question.joint.geometry,
-          a: b, aState: bState, aThicknessMm: bThicknessMm, aTraits: turned(bTraits), b: a, bState: aState, bThicknessMm: aThicknessMm, bTraits: turned(aTraits),
+          needs: Object.fromEntries(Object.entries(needs ?? {}).reverse()),
+          load: turned(load),
+          geometry: question.joint.geometry,
+          a: b,
+          aState: bState,
+          aThicknessMm: bThicknessMm,
+          aTraits: turned(bTraits),
+          b: a,
+          bState: aState,
+          bThicknessMm: aThicknessMm,
+          bTraits: turned(aTraits),
         },
-      } // prettier-ignore
+      }
       const [one, two] = [answerQuestion(question), answerQuestion(other)]
       expect(two.verdict).toBe(one.verdict)
-      expect(two.reasons.map(({ rule, verdict }) => `${rule} ${verdict}`).sort()).toEqual(one.reasons.map(({ rule, verdict }) => `${rule} ${verdict}`).sort()) // prettier-ignore
+      expect(two.reasons.map(({ rule, verdict }) => `${rule} ${verdict}`).sort()).toEqual(
+        one.reasons.map(({ rule, verdict }) => `${rule} ${verdict}`).sort(),
+      )
     }
   })
 
@@ -120,16 +175,43 @@ function randomBrief(random: Random): Brief {
     traits: maybe(random, 0.4, () => some(random, faceTraits, 0.15)),
   })
   return {
-    ...open, a: side(), b: side(), geometry: one(geometries), widthMm: one([5, 30, 120, 300]), lengthMm: one([5, 30, 120, 300]), edgeMm: maybe(random, 0.05, () => 20),
-    fit: one(['close', 'rough'] as const), curveMm: one([40, 300]), count: one([1, 12, 300]), loads: maybe(random, 0.7, () => some(random, loadModes, 0.3)),
-    weightKg: one([0.02, 0.5, 5]), motion: one(motions), gapMm: one([0, 0.25, 1, 3]), heatC: one([25, 45, 60, 80]), coldC: one([15, 0, -15]),
-    water: one(['no', 'splash', 'wash', 'soak'] as const), sun: one([true, false]), flex: one(['must-flex', 'must-be-stiff', 'band'] as const),
-    look: one(['hidden', 'neat', 'clear', 'white'] as const), later: maybe(random, 0.4, () => some(random, laterWork, 0.3)), boxed: one([true, false]),
-    life: one(['temporary', 'show', 'years', 'archival'] as const), undo: one([true, false]), repositionS: one([0, 20, 90]), canClamp: one([true, false]),
-    reach: one(['both', 'one'] as const), inShell: one([true, false]), air: one(['closed', 'window', 'extraction', 'outdoors'] as const), heatNear: one([true, false]),
-    users: maybe(random, 0.3, () => some(random, ['child', 'sensitised'] as const, 0.4)), skin: one([true, false]), stakes: maybe(random, 0.1, () => some(random, stakes, 0.2)),
-    readyH: one([0.5, 6, 24, 72]), perEvening: one([5, 60, 400]), maxCost: one([0.05, 1]),
-  } // prettier-ignore
+    ...open,
+    a: side(),
+    b: side(),
+    geometry: one(geometries),
+    widthMm: one([5, 30, 120, 300]),
+    lengthMm: one([5, 30, 120, 300]),
+    edgeMm: maybe(random, 0.05, () => 20),
+    fit: one(['close', 'rough'] as const),
+    curveMm: one([40, 300]),
+    count: one([1, 12, 300]),
+    loads: maybe(random, 0.7, () => some(random, loadModes, 0.3)),
+    weightKg: one([0.02, 0.5, 5]),
+    motion: one(motions),
+    gapMm: one([0, 0.25, 1, 3]),
+    heatC: one([25, 45, 60, 80]),
+    coldC: one([15, 0, -15]),
+    water: one(['no', 'splash', 'wash', 'soak'] as const),
+    sun: one([true, false]),
+    flex: one(['must-flex', 'must-be-stiff', 'band'] as const),
+    look: one(['hidden', 'neat', 'clear', 'white'] as const),
+    later: maybe(random, 0.4, () => some(random, laterWork, 0.3)),
+    boxed: one([true, false]),
+    life: one(['temporary', 'show', 'years', 'archival'] as const),
+    undo: one([true, false]),
+    repositionS: one([0, 20, 90]),
+    canClamp: one([true, false]),
+    reach: one(['both', 'one'] as const),
+    inShell: one([true, false]),
+    air: one(['closed', 'window', 'extraction', 'outdoors'] as const),
+    heatNear: one([true, false]),
+    users: maybe(random, 0.3, () => some(random, ['child', 'sensitised'] as const, 0.4)),
+    skin: one([true, false]),
+    stakes: maybe(random, 0.1, () => some(random, stakes, 0.2)),
+    readyH: one([0.5, 6, 24, 72]),
+    perEvening: one([5, 60, 400]),
+    maxCost: one([0.05, 1]),
+  }
 }
 
 describe('20,000 random briefs', () => {
@@ -139,14 +221,28 @@ describe('20,000 random briefs', () => {
     for (let i = 0; i < 20_000; i++) {
       const family = familyOf(random() < 0.02 ? 'unknown' : pick(random, families).id)
       const result = screen(
-        situationOf(randomBrief(random), materialClassOf(pick(random, materialClasses).id), materialClassOf(pick(random, materialClasses).id), family, {
-          helpers: some(random, helpers, 0.15), dab: maybe(random, 0.2, () => pick(random, ['ca-gel', 'hotmelt-low', 'tape-foam'] as const)),
-          room: maybe(random, 0.5, () => ({ tempC: pick(random, [5, 12, 20, 30]), rh: pick(random, [25, 50, 85]) })),
-          pack: maybe(random, 0.3, () => ({ daysOpen: pick(random, [5, 200]), monthsOld: pick(random, [1, 40]), expired: random() < 0.1 })), packPrice: 6,
-        }),
-      ) // prettier-ignore
+        situationOf(
+          randomBrief(random),
+          materialClassOf(pick(random, materialClasses).id),
+          materialClassOf(pick(random, materialClasses).id),
+          family,
+          {
+            helpers: some(random, helpers, 0.15),
+            dab: maybe(random, 0.2, () => pick(random, ['ca-gel', 'hotmelt-low', 'tape-foam'] as const)),
+            room: maybe(random, 0.5, () => ({ tempC: pick(random, [5, 12, 20, 30]), rh: pick(random, [25, 50, 85]) })),
+            pack: maybe(random, 0.3, () => ({
+              daysOpen: pick(random, [5, 200]),
+              monthsOld: pick(random, [1, 40]),
+              expired: random() < 0.1,
+            })),
+            packPrice: 6,
+          },
+        ),
+      )
       for (const reason of result.reasons) effects.set(reason.rule, (effects.get(reason.rule) ?? 0) + 1)
     }
   })
-  it.each(rules.map(({ id }) => id))('%s has an effect on some', (id) => expect(effects.get(id) ?? 0).toBeGreaterThan(0)) // prettier-ignore
+  it.each(rules.map(({ id }) => id))('%s has an effect on some', (id) =>
+    expect(effects.get(id) ?? 0).toBeGreaterThan(0),
+  )
 })

@@ -19,12 +19,74 @@ function setting(a: string, b: string, patch: Partial<Brief> = {}, more: Partial
     a: { ...open.a, ...patch.a, material: a },
     b: { ...open.b, ...patch.b, material: b },
   }
-  return { brief, a: materialClassOf(a), b: materialClassOf(b), room: null, now: NOW, adhesives: [], stock: [], houseRules: [], evidence: [], classOf, ...more } // prettier-ignore
+  return {
+    brief,
+    a: materialClassOf(a),
+    b: materialClassOf(b),
+    room: null,
+    now: NOW,
+    adhesives: [],
+    stock: [],
+    houseRules: [],
+    evidence: [],
+    classOf,
+    ...more,
+  }
 }
-const product = (id: string, family: string, label: Adhesive['label'] = {}): Adhesive => ({ id, name: id, family, aliases: [], packSize: 100, packUnit: 'g', packPrice: 5, label, note: '' }) // prettier-ignore
-const pack = (id: string, patch: Partial<StockItem> = {}): StockItem => ({ id, adhesive: 'p', batch: '', boughtOn: null, openedOn: null, expiresOn: null, left: 1, ...patch }) // prettier-ignore
-const rule = (patch: Partial<HouseRule>): HouseRule => ({ id: 'h', name: 'No solvent glue indoors', verdict: 'block', family: null, adhesive: null, mechanism: null, material: null, where: null, reason: 'Headaches.', grade: 'own test', evidence: 'January', since: 0, lookAgainOn: null, ...patch }) // prettier-ignore
-const evidence = (patch: Partial<PairEvidence> = {}): PairEvidence => ({ family: 'pva-wood', adhesive: null, sides: [{ material: 'wood', state: 'sanded' }, { material: 'metal', state: 'sanded' }], test: 'lap-shear', pulls: 4, valid: 4, typical: 1.2, atLeast: false, unit: 'MPa', limit: 0.5, from: ['H9-A1'], ...patch }) // prettier-ignore
+const product = (id: string, family: string, label: Adhesive['label'] = {}): Adhesive => ({
+  id,
+  name: id,
+  family,
+  aliases: [],
+  packSize: 100,
+  packUnit: 'g',
+  packPrice: 5,
+  label,
+  note: '',
+})
+const pack = (id: string, patch: Partial<StockItem> = {}): StockItem => ({
+  id,
+  adhesive: 'p',
+  batch: '',
+  boughtOn: null,
+  openedOn: null,
+  expiresOn: null,
+  left: 1,
+  ...patch,
+})
+const rule = (patch: Partial<HouseRule>): HouseRule => ({
+  id: 'h',
+  name: 'No solvent glue indoors',
+  verdict: 'block',
+  family: null,
+  adhesive: null,
+  mechanism: null,
+  material: null,
+  where: null,
+  reason: 'Headaches.',
+  grade: 'own test',
+  evidence: 'January',
+  since: 0,
+  lookAgainOn: null,
+  ...patch,
+})
+const evidence = (patch: Partial<PairEvidence> = {}): PairEvidence => ({
+  family: 'pva-wood',
+  adhesive: null,
+  sides: [
+    { material: 'wood', state: 'sanded' },
+    { material: 'metal', state: 'sanded' },
+  ],
+  test: 'lap-shear',
+  pulls: 4,
+  valid: 4,
+  typical: 1.2,
+  atLeast: false,
+  unit: 'MPa',
+  limit: 0.5,
+  from: ['H9-A1'],
+  ...patch,
+})
 const sanded = { a: { state: 'sanded' }, b: { state: 'sanded' } } as unknown as Partial<Brief>
 const of = (s: Setting, key: string) => shortlist(s).find((one) => one.key === key)!
 
@@ -32,23 +94,62 @@ describe('products and families', () => {
   it('judges a product by its label: a higher heat limit changes the verdict, and the reason is the label’s', () => {
     const hot = { heatC: 65, loads: ['shear' as const] }
     expect(of(setting('wood', 'card', hot), 'hotmelt-low').screening.verdict).toBe('block')
-    const labelled = of(setting('wood', 'card', hot, { adhesives: [product('p', 'hotmelt-low', { serviceMaxC: 90 })] }), 'p') // prettier-ignore
+    const labelled = of(
+      setting('wood', 'card', hot, { adhesives: [product('p', 'hotmelt-low', { serviceMaxC: 90 })] }),
+      'p',
+    )
     expect(labelled.screening.verdict).toBe('fit')
     const low = of(setting('wood', 'card', hot, { adhesives: [product('p', 'epoxy-slow', { serviceMaxC: 50 })] }), 'p')
-    expect(low.screening.reasons.find((reason) => reason.rule === 'too-hot-for-glue')).toMatchObject({ grade: 'label', verdict: 'block' }) // prettier-ignore
+    expect(low.screening.reasons.find((reason) => reason.rule === 'too-hot-for-glue')).toMatchObject({
+      grade: 'label',
+      verdict: 'block',
+    })
   })
   it('takes a product of unknown family by what its label says, and no more', () => {
-    const wild = of(setting('foam-xps', 'wood', { heatC: 60 }, { adhesives: [product('p', 'unknown', { serviceMaxC: 40 })] }), 'p') // prettier-ignore
+    const wild = of(
+      setting('foam-xps', 'wood', { heatC: 60 }, { adhesives: [product('p', 'unknown', { serviceMaxC: 40 })] }),
+      'p',
+    )
     expect(wild.screening.reasons.map((reason) => reason.rule)).toEqual(['too-hot-for-glue', 'family-unknown'])
   })
   it('shows a family by its products where some stand on the shelf, else by itself', () => {
-    const keys = shortlist(setting('wood', 'wood', {}, { adhesives: [product('p', 'ca-gel'), product('q', 'ca-gel')] })).map(({ key }) => key) // prettier-ignore
+    const keys = shortlist(
+      setting('wood', 'wood', {}, { adhesives: [product('p', 'ca-gel'), product('q', 'ca-gel')] }),
+    ).map(({ key }) => key)
     expect(keys).toEqual(expect.arrayContaining(['p', 'q', 'ca-thin']))
     expect(keys).not.toContain('ca-gel')
     expect(keys).toHaveLength(families.length + 1)
   })
   it('orders by fit, then shelf, then own evidence', () => {
-    const list = shortlist(setting('wood', 'wood', { loads: ['shear'] }, { adhesives: [product('p', 'epoxy-slow'), product('q', 'pva-white')], evidence: [evidence({ family: 'pva-white', adhesive: 'q', sides: [{ material: 'wood', state: null }, { material: 'wood', state: null }], typical: 3 }), evidence({ family: 'pva-wood', sides: [{ material: 'wood', state: null }, { material: 'wood', state: null }], typical: 6 })] })) // prettier-ignore
+    const list = shortlist(
+      setting(
+        'wood',
+        'wood',
+        { loads: ['shear'] },
+        {
+          adhesives: [product('p', 'epoxy-slow'), product('q', 'pva-white')],
+          evidence: [
+            evidence({
+              family: 'pva-white',
+              adhesive: 'q',
+              sides: [
+                { material: 'wood', state: null },
+                { material: 'wood', state: null },
+              ],
+              typical: 3,
+            }),
+            evidence({
+              family: 'pva-wood',
+              sides: [
+                { material: 'wood', state: null },
+                { material: 'wood', state: null },
+              ],
+              typical: 6,
+            }),
+          ],
+        },
+      ),
+    )
     expect(list.slice(0, 3).map(({ key }) => key)).toEqual(['q', 'p', 'pva-wood'])
     const ranks = list.map(({ screening }) => ({ fit: 0, caution: 1, block: 2 })[screening.verdict])
     expect(ranks).toEqual([...ranks].sort())
@@ -57,24 +158,39 @@ describe('products and families', () => {
 
 describe('packs', () => {
   it('reaches for the opened pack first, not for an empty or expired one', () => {
-    const packs = [pack('new'), pack('old', { openedOn: '2026-08-01' }), pack('empty', { openedOn: '2026-01-01', left: 0 }), pack('gone', { openedOn: '2026-02-01', expiresOn: '2026-11-01' })] // prettier-ignore
+    const packs = [
+      pack('new'),
+      pack('old', { openedOn: '2026-08-01' }),
+      pack('empty', { openedOn: '2026-01-01', left: 0 }),
+      pack('gone', { openedOn: '2026-02-01', expiresOn: '2026-11-01' }),
+    ]
     expect(packInUse(packs, NOW)?.id).toBe('old')
     expect(packInUse([packs[2]!, packs[3]!], NOW)?.id).toBe('gone')
     expect(packInUse([], NOW)).toBeNull()
   })
   it('counts days and months by the calendar', () => {
-    expect(packAge(pack('x', { openedOn: '2026-11-14', boughtOn: '2025-11-24' }), NOW)).toEqual({ daysOpen: 10, monthsOld: 11, expired: false }) // prettier-ignore
+    expect(packAge(pack('x', { openedOn: '2026-11-14', boughtOn: '2025-11-24' }), NOW)).toEqual({
+      daysOpen: 10,
+      monthsOld: 11,
+      expired: false,
+    })
     expect(packAge(pack('x', { expiresOn: '2026-11-24' }), NOW).expired).toBe(false)
     expect(packAge(pack('x', { expiresOn: '2026-11-23' }), NOW).expired).toBe(true)
   })
   it('says in the screening that a pack is old', () => {
-    const s = setting('wood', 'wood', {}, { adhesives: [product('p', 'ca-thin')], stock: [pack('x', { openedOn: '2026-01-01' })] }) // prettier-ignore
+    const s = setting(
+      'wood',
+      'wood',
+      {},
+      { adhesives: [product('p', 'ca-thin')], stock: [pack('x', { openedOn: '2026-01-01' })] },
+    )
     expect(of(s, 'p').screening.reasons.map((reason) => reason.rule)).toContain('shelf-old')
   })
 })
 
 describe('rules of the house', () => {
-  const joint = (patch: Partial<Brief>, houseRule: HouseRule) => of(setting('foam-eva', 'foam-eva', patch, { houseRules: [houseRule] }), 'contact-solvent').screening // prettier-ignore
+  const joint = (patch: Partial<Brief>, houseRule: HouseRule) =>
+    of(setting('foam-eva', 'foam-eva', patch, { houseRules: [houseRule] }), 'contact-solvent').screening
   it('act, and are marked as such', () => {
     const { verdict, reasons } = joint({ air: 'window' }, rule({ mechanism: 'evaporate-solvent', where: 'indoors' }))
     expect(verdict).toBe('block')
@@ -88,17 +204,28 @@ describe('rules of the house', () => {
     ['it is about another product', { air: 'window' }, { adhesive: 'p9' }],
     ['it is about another mechanism', { air: 'window' }, { mechanism: 'melt' }],
   ])('keep quiet when %s', (_, patch, about) => {
-    expect(joint(patch as Partial<Brief>, rule(about as Partial<HouseRule>)).reasons.some(({ house }) => house)).toBe(false) // prettier-ignore
+    expect(joint(patch as Partial<Brief>, rule(about as Partial<HouseRule>)).reasons.some(({ house }) => house)).toBe(
+      false,
+    )
   })
   it('speak of a material, its group, and an own product', () => {
-    const hits = (about: Partial<HouseRule>, key = 'contact-solvent', more: Partial<Setting> = {}) => of(setting('foam-eva', 'wood', {}, { houseRules: [rule(about)], ...more }), key).screening.reasons.some(({ house }) => house) // prettier-ignore
-    expect([hits({ material: 'foam-eva' }), hits({ material: 'wood' }), hits({ material: 'foam' })]).toEqual([true, true, true]) // prettier-ignore
+    const hits = (about: Partial<HouseRule>, key = 'contact-solvent', more: Partial<Setting> = {}) =>
+      of(setting('foam-eva', 'wood', {}, { houseRules: [rule(about)], ...more }), key).screening.reasons.some(
+        ({ house }) => house,
+      )
+    expect([hits({ material: 'foam-eva' }), hits({ material: 'wood' }), hits({ material: 'foam' })]).toEqual([
+      true,
+      true,
+      true,
+    ])
     expect(hits({ adhesive: 'p' }, 'p', { adhesives: [product('p', 'ca-gel')] })).toBe(true)
   })
 })
 
 describe('own evidence', () => {
-  const wood = (patch: Partial<PairEvidence>, brief: Partial<Brief> = {}) => of(setting('metal', 'wood', { ...sanded, loads: ['shear'], ...brief }, { evidence: [evidence(patch)] }), 'pva-wood').screening // prettier-ignore
+  const wood = (patch: Partial<PairEvidence>, brief: Partial<Brief> = {}) =>
+    of(setting('metal', 'wood', { ...sanded, loads: ['shear'], ...brief }, { evidence: [evidence(patch)] }), 'pva-wood')
+      .screening
   it('outranks a rule that a plain pull answers', () => {
     expect(of(setting('metal', 'wood', { ...sanded, loads: ['shear'] }), 'pva-wood').screening.verdict).toBe('caution')
     const { verdict, reasons } = wood({})
@@ -109,15 +236,58 @@ describe('own evidence', () => {
   it('never a rule about harm, nor one about heat or water', () => {
     expect(wood({}, { heatC: 90 }).verdict).toBe('block')
     expect(wood({}, { water: 'soak' }).verdict).toBe('block')
-    const child = of(setting('wood', 'wood', { users: ['child'], loads: ['shear'] }, { evidence: [evidence({ family: 'ca-gel', sides: [{ material: 'wood', state: null }, { material: 'wood', state: null }] })] }), 'ca-gel') // prettier-ignore
+    const child = of(
+      setting(
+        'wood',
+        'wood',
+        { users: ['child'], loads: ['shear'] },
+        {
+          evidence: [
+            evidence({
+              family: 'ca-gel',
+              sides: [
+                { material: 'wood', state: null },
+                { material: 'wood', state: null },
+              ],
+            }),
+          ],
+        },
+      ),
+      'ca-gel',
+    )
     expect(child.screening.verdict).toBe('block')
   })
   it('is told but settles nothing when it is too little, or the faces were in another state', () => {
     expect(wood({ valid: 2 })).toMatchObject({ verdict: 'caution' })
-    expect(wood({ sides: [{ material: 'wood', state: 'sanded' }, { material: 'metal', state: 'greasy' }] }).verdict).toBe('caution') // prettier-ignore
+    expect(
+      wood({
+        sides: [
+          { material: 'wood', state: 'sanded' },
+          { material: 'metal', state: 'greasy' },
+        ],
+      }).verdict,
+    ).toBe('caution')
   })
   it('speaks against a glue that the tables praise', () => {
-    const { verdict, reasons } = of(setting('wood', 'wood', { loads: ['shear'] }, { evidence: [evidence({ sides: [{ material: 'wood', state: null }, { material: 'wood', state: null }], typical: 0.1 })] }), 'pva-wood').screening // prettier-ignore
+    const { verdict, reasons } = of(
+      setting(
+        'wood',
+        'wood',
+        { loads: ['shear'] },
+        {
+          evidence: [
+            evidence({
+              sides: [
+                { material: 'wood', state: null },
+                { material: 'wood', state: null },
+              ],
+              typical: 0.1,
+            }),
+          ],
+        },
+      ),
+      'pva-wood',
+    ).screening
     expect(verdict).toBe('caution')
     expect(reasons[0]!.text).toMatch(/typically 0\.10 MPa, 0\.50 MPa wanted/)
   })
@@ -125,11 +295,14 @@ describe('own evidence', () => {
 
 describe('help', () => {
   it('finds the primer for a slippery plastic, powder for a gap, dabs for a long hold', () => {
-    const help = (s: Setting, key: string) => helpersThatHelp(of(s, key), s).map(({ helper, screening }) => `${helper} ${screening.verdict}`) // prettier-ignore
+    const help = (s: Setting, key: string) =>
+      helpersThatHelp(of(s, key), s).map(({ helper, screening }) => `${helper} ${screening.verdict}`)
     expect(help(setting('polyolefin', 'wood', { loads: ['shear'] }), 'ca-medium')).toContain('primer fit')
     expect(help(setting('print-pla', 'print-pla', { gapMm: 1 }), 'ca-medium')).toContain('powder-filler fit')
     expect(help(setting('wood', 'metal', { canClamp: false }), 'epoxy-slow')).toContain('tack-and-cure fit')
-    expect(help(setting('fabric-synthetic', 'foam-eva', { loads: ['peel'] }), 'contact-solvent')).toContain('cloth-primer fit') // prettier-ignore
+    expect(help(setting('fabric-synthetic', 'foam-eva', { loads: ['peel'] }), 'contact-solvent')).toContain(
+      'cloth-primer fit',
+    )
     expect(help(setting('wood', 'wood'), 'pva-white')).not.toContain('primer fit')
   })
   it('says what to change in the joint where nothing suits', () => {
@@ -138,12 +311,18 @@ describe('help', () => {
     const changes = changesThatHelp(s)
     expect(changes[0]).toMatchObject({ id: 'overlap' })
     expect(changes[0]!.gains.length).toBeGreaterThan(3)
-    const closed = changesThatHelp(setting('foam-eva', 'foam-eva', { air: 'closed', loads: ['peel'], a: { state: 'greasy' } as Brief['a'] })) // prettier-ignore
+    const closed = changesThatHelp(
+      setting('foam-eva', 'foam-eva', { air: 'closed', loads: ['peel'], a: { state: 'greasy' } as Brief['a'] }),
+    )
     expect(closed.map(({ id }) => id)).toContain('faces')
     expect(closed.find(({ id }) => id === 'faces')!.words).toMatch(/side A: degrease/)
   })
   it('asks the open words that move most first, with the glues that they move', () => {
-    const words = openWordsByEffect({ ...openBrief(), loads: ['peel'] }, materialClassOf('foam-eva'), materialClassOf('card')) // prettier-ignore
+    const words = openWordsByEffect(
+      { ...openBrief(), loads: ['peel'] },
+      materialClassOf('foam-eva'),
+      materialClassOf('card'),
+    )
     const counts = words.map((word) => word.families)
     expect(counts).toEqual([...counts].sort((x, y) => y - x))
     const skin = words.find(({ key }) => key === 'a.state')!

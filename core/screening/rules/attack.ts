@@ -1,6 +1,31 @@
 import { block, caution, HARM, note, rule, worseOf, type Rule } from '../rule'
-import { atStart, attacks, bothFaces, called, inView, isAnyOf, isFamilyOf, needs, someFace, withTrait, type Situation } from '../situation' // prettier-ignore
-import { fumesWhenHot, isCa, isFoam, isHotmelt, isPaper, isPressure, isTextile, isWeld, meltable, soluble, solventBorne, styreneFoam } from './kinds' // prettier-ignore
+import {
+  atStart,
+  attacks,
+  bothFaces,
+  called,
+  inView,
+  isAnyOf,
+  isFamilyOf,
+  needs,
+  someFace,
+  withTrait,
+  type Situation,
+} from '../situation'
+import {
+  fumesWhenHot,
+  isCa,
+  isFoam,
+  isHotmelt,
+  isPaper,
+  isPressure,
+  isTextile,
+  isWeld,
+  meltable,
+  soluble,
+  solventBorne,
+  styreneFoam,
+} from './kinds'
 
 const styreneFoamAttacked = rule(
   'styrene-foam-attacked',
@@ -8,9 +33,14 @@ const styreneFoamAttacked = rule(
   'matching solubility; very large cell surface',
   (s) => {
     const face = someFace(s, styreneFoam)
-    return face && attacks(s, 'styrene-foam') ? block(`Its solvent or monomer eats a hollow into ${called(face)} before it can hold; only types sold as foam-safe leave it alone.`) : null
+    return face && attacks(s, 'styrene-foam')
+      ? block(
+          `Its solvent or monomer eats a hollow into ${called(face)} before it can hold; only types sold as ` +
+            'foam-safe leave it alone.',
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const activatorOnSensitiveFace = rule(
   'activator-on-sensitive-face',
@@ -20,9 +50,15 @@ const activatorOnSensitiveFace = rule(
     if (!s.helpers.includes('activator')) return null
     const sensitive = isAnyOf('foam-xps', 'foam-eps', 'sheet-styrene', 'sheet-acrylic', 'thermoform-clear')
     const face = someFace(s, sensitive) ?? s.faces.find((one) => one.state === 'painted-acrylic')
-    return face ? caution(`The solvent in the activator can eat, craze or frost ${face.state === 'painted-acrylic' ? `the paint on side ${face.side}` : called(face)} even where the glue would spare it.`) : null
+    return face
+      ? caution(
+          'The solvent in the activator can eat, craze or frost ' +
+            `${face.state === 'painted-acrylic' ? `the paint on side ${face.side}` : called(face)} even where ` +
+            'the glue would spare it.',
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const heatMarksPart = rule(
   'heat-marks-part',
@@ -34,13 +70,20 @@ const heatMarksPart = rule(
     const face = someFace(s, (m, one) => {
       const thin = one.thicknessMm !== null && one.thicknessMm < 1
       const plastic = ['thermoform', 'print', 'sheet'].includes(m.group)
-      return (isFoam(m) && m.softensC < 90) || isAnyOf('print-pla', 'pet-bottle')(m) || (plastic && thin && m.softensC < 75) || isAnyOf('fabric-synthetic', 'fabric-stretch', 'webbing', 'hook-loop')(m)
+      return (
+        (isFoam(m) && m.softensC < 90) ||
+        isAnyOf('print-pla', 'pet-bottle')(m) ||
+        (plastic && thin && m.softensC < 75) ||
+        isAnyOf('fabric-synthetic', 'fabric-stretch', 'webbing', 'hook-loop')(m)
+      )
     })
     if (!face) return null
-    const what = isTextile(face.material!) ? `glaze or pucker ${called(face)}` : `dent or warp ${called(face)}, which softens near ${face.material!.softensC} °C`
+    const what = isTextile(face.material!)
+      ? `glaze or pucker ${called(face)}`
+      : `dent or warp ${called(face)}, which softens near ${face.material!.softensC} °C`
     return caution(`Its heat can ${what}: take the coolest type and heat the sturdier part first.`)
   },
-) // prettier-ignore
+)
 
 const hotGlueMeltsStyreneFoam = rule(
   'hot-glue-melts-styrene-foam',
@@ -48,10 +91,26 @@ const hotGlueMeltsStyreneFoam = rule(
   'application far above the glass transition',
   (s) => {
     const face = someFace(s, styreneFoam)
-    const hot = isFamilyOf(s, 'hotmelt-high', 'hotmelt-fabric', 'hotmelt-pur', 'web-iron-on', 'hotfix', 'heat-fuse', 'weld-hot-tool')
-    return face && hot ? block(atStart(`${called(face)} collapses away from the glue: it softens at ${face.material!.softensC} °C and this is put on far hotter.`)) : null
+    const hot = isFamilyOf(
+      s,
+      'hotmelt-high',
+      'hotmelt-fabric',
+      'hotmelt-pur',
+      'web-iron-on',
+      'hotfix',
+      'heat-fuse',
+      'weld-hot-tool',
+    )
+    return face && hot
+      ? block(
+          atStart(
+            `${called(face)} collapses away from the glue: it softens at ${face.material!.softensC} °C and ` +
+              'this is put on far hotter.',
+          ),
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const stressCrazingClear = rule(
   'stress-crazing-clear',
@@ -62,12 +121,22 @@ const stressCrazingClear = rule(
     const clear = isAnyOf('sheet-acrylic', 'thermoform-clear')
     const face = someFace(s, clear)
     if (!face) return null
-    if (withTrait(s, 'stressed', clear)) return caution(`Stored stress in ${called(face)} and this glue’s solvent, monomer or alcohol may open fine cracks hours later.`)
+    if (withTrait(s, 'stressed', clear))
+      return caution(
+        `Stored stress in ${called(face)} and this glue’s solvent, monomer or alcohol may open fine cracks ` +
+          'hours later.',
+      )
     // Welding clear sheet to itself, or lamp glue, is the usual way and stays clear on stress-free faces.
-    if (s.family.mechanism === 'evaporate-solvent') return caution(`Its solvent may fog or craze ${called(face)} hours later, most of all where it was bent or cut hot.`)
-    return note(`Where ${called(face)} was bent, flame-polished or laser-cut, fine cracks may open hours later: anneal it or glue the parts before bending.`)
+    if (s.family.mechanism === 'evaporate-solvent')
+      return caution(
+        `Its solvent may fog or craze ${called(face)} hours later, most of all where it was bent or cut hot.`,
+      )
+    return note(
+      `Where ${called(face)} was bent, flame-polished or laser-cut, fine cracks may open hours later: anneal ` +
+        'it or glue the parts before bending.',
+    )
   },
-) // prettier-ignore
+)
 
 const bloomOnClear = rule(
   'bloom-on-clear',
@@ -79,10 +148,12 @@ const bloomOnClear = rule(
     const face = (low ? null : someFace(s, (m) => m.transparent)) ?? (low ? null : withTrait(s, 'glossy-dark'))
     if (!face) return null
     return s.boxed === true
-      ? block(`Its vapour settles inside the closed housing as a white fog on ${called(face)}, where it cannot be wiped.`)
+      ? block(
+          `Its vapour settles inside the closed housing as a white fog on ${called(face)}, where it cannot be wiped.`,
+        )
       : caution(`Its vapour may settle as a white frost on ${called(face)} around the joint.`)
   },
-) // prettier-ignore
+)
 
 const glueLiftsPaint = rule(
   'glue-lifts-paint',
@@ -92,9 +163,11 @@ const glueLiftsPaint = rule(
     const face = attacks(s, 'acrylic-paint') ? s.faces.find((one) => one.state === 'painted-acrylic') : undefined
     const lacquer = solventBorne(s.family) ? s.faces.find((one) => one.state === 'painted-solvent') : undefined
     const hit = face ?? lacquer
-    return hit ? caution(`It can wrinkle or dissolve the paint on side ${hit.side}, also where it shows around the joint.`) : null
+    return hit
+      ? caution(`It can wrinkle or dissolve the paint on side ${hit.side}, also where it shows around the joint.`)
+      : null
   },
-) // prettier-ignore
+)
 
 const vinylPlasticiser = rule(
   'vinyl-plasticiser',
@@ -102,11 +175,19 @@ const vinylPlasticiser = rule(
   'plasticiser migration; polyurethane and vinyl-compatible glues resist better',
   (s) => {
     if (!someFace(s, isAnyOf('vinyl-soft'))) return null
-    if (isPressure(s.family) && s.lasts) return block('Softener moves out of the vinyl and turns the sticky layer to slime within the years this must last.')
-    const touched = isPressure(s.family) || (isHotmelt(s.family) && !isFamilyOf(s, 'hotmelt-pur')) || isFamilyOf(s, 'spray-contact', 'contact-solvent', 'contact-water', 'rubber-cement')
-    return touched ? caution('Softener moves out of the vinyl into the glue: the bond may feel fine today and go soft over weeks.') : null
+    if (isPressure(s.family) && s.lasts)
+      return block(
+        'Softener moves out of the vinyl and turns the sticky layer to slime within the years this must last.',
+      )
+    const touched =
+      isPressure(s.family) ||
+      (isHotmelt(s.family) && !isFamilyOf(s, 'hotmelt-pur')) ||
+      isFamilyOf(s, 'spray-contact', 'contact-solvent', 'contact-water', 'rubber-cement')
+    return touched
+      ? caution('Softener moves out of the vinyl into the glue: the bond may feel fine today and go soft over weeks.')
+      : null
   },
-) // prettier-ignore
+)
 
 const solventSoftensThinPlastic = rule(
   'solvent-softens-thin-plastic',
@@ -114,16 +195,34 @@ const solventSoftensThinPlastic = rule(
   'solvent swelling; residual stress',
   (s) => {
     if (!solventBorne(s.family)) return null
-    const named = isAnyOf('sheet-styrene', 'sheet-pvc', 'print-abs', 'vinyl-soft', 'leather-coated', 'thermoform-filled', 'thermoform-clear')
+    const named = isAnyOf(
+      'sheet-styrene',
+      'sheet-pvc',
+      'print-abs',
+      'vinyl-soft',
+      'leather-coated',
+      'thermoform-filled',
+      'thermoform-clear',
+    )
     return worseOf(s, (face, m) => {
       if (!named(m) || !(m.sensitiveTo.includes('ketone') || m.sensitiveTo.includes('aromatic'))) return null
       const thin = face.thicknessMm !== null && face.thicknessMm < 1.5
-      if (isAnyOf('vinyl-soft', 'leather-coated')(m) || thin) return caution(atStart(`${called(face)}${thin ? `, ${face.thicknessMm} mm,` : ''} may wrinkle, sag or crack later: too much solvent softens the whole wall or lifts the coating.`))
+      if (isAnyOf('vinyl-soft', 'leather-coated')(m) || thin)
+        return caution(
+          atStart(
+            `${called(face)}${thin ? `, ${face.thicknessMm} mm,` : ''} may wrinkle, sag or crack later: too ` +
+              'much solvent softens the whole wall or lifts the coating.',
+          ),
+        )
       // A glue that is not meant to dissolve the plastic still swells it; how far depends on the wall.
-      return face.thicknessMm === null && !isWeld(s.family) && m.id !== 'thermoform-filled' ? caution(`Its solvent swells ${called(face)}: on a thin wall it may wrinkle or crack later. Say how thick it is.`) : note(`Little is enough: too much softens ${called(face)} through.`)
+      return face.thicknessMm === null && !isWeld(s.family) && m.id !== 'thermoform-filled'
+        ? caution(
+            `Its solvent swells ${called(face)}: on a thin wall it may wrinkle or crack later. Say how thick it is.`,
+          )
+        : note(`Little is enough: too much softens ${called(face)} through.`)
     })
   },
-) // prettier-ignore
+)
 
 const weldNeedsSolublePlastic = rule(
   'weld-needs-soluble-plastic',
@@ -131,9 +230,14 @@ const weldNeedsSolublePlastic = rule(
   'chain diffusion needs a shared solvent',
   (s) => {
     const face = isWeld(s.family) ? someFace(s, (m) => !soluble(m)) : null
-    return face ? block(`Solvent cement only works on plastics that it dissolves; ${called(face)} is none, and nothing is left behind on it to hold.`) : null
+    return face
+      ? block(
+          `Solvent cement only works on plastics that it dissolves; ${called(face)} is none, and nothing is ` +
+            'left behind on it to hold.',
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const weldUnlikePlastics = rule(
   'weld-unlike-plastics',
@@ -142,9 +246,13 @@ const weldUnlikePlastics = rule(
   (s) => {
     if (!isWeld(s.family) || !bothFaces(s, soluble)) return null
     const unlike = s.faces[0].material!.id !== s.faces[1].material!.id
-    return unlike || someFace(s, isAnyOf('print-pla', 'print-petg', 'thermoform-clear')) ? caution('One cement may bite only one of the two plastics, and layered prints take it unevenly: match it to both.') : null
+    return unlike || someFace(s, isAnyOf('print-pla', 'print-petg', 'thermoform-clear'))
+      ? caution(
+          'One cement may bite only one of the two plastics, and layered prints take it unevenly: match it to both.',
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const heatWeldLikeOnly = rule(
   'heat-weld-like-only',
@@ -158,9 +266,11 @@ const heatWeldLikeOnly = rule(
     if (!isFamilyOf(s, 'weld-hot-tool')) return null
     const [a, b] = s.faces
     const unlike = a.material && b.material && a.material.id !== b.material.id
-    return unlike || someFace(s, (m) => !meltable(m)) ? block('Melted plastics join only with their own kind; these two are not the same meltable plastic.') : null
+    return unlike || someFace(s, (m) => !meltable(m))
+      ? block('Melted plastics join only with their own kind; these two are not the same meltable plastic.')
+      : null
   },
-) // prettier-ignore
+)
 
 const cottonAndCyanoacrylate = rule(
   'cotton-and-cyanoacrylate',
@@ -171,13 +281,23 @@ const cottonAndCyanoacrylate = rule(
     const cloth = someFace(s, isAnyOf('fabric-cotton', 'felt'))
     if (cloth) return block(`Soaked ${called(cloth)} sets the glue so fast that it may smoke and burn skin.`)
     const fibre = s.helpers.includes('fibre-filler')
-    if (fibre && (s.skin === true || someFace(s, isTextile))) return block('Cotton fibre and instant glue heat up strongly: on hard parts at the bench only, never on cloth or at the body.')
+    if (fibre && (s.skin === true || someFace(s, isTextile)))
+      return block(
+        'Cotton fibre and instant glue heat up strongly: on hard parts at the bench only, never on cloth or at ' +
+          'the body.',
+      )
     const other = someFace(s, (m) => isPaper(m) || isAnyOf('leather', 'suede')(m))
-    if (other) return caution(`Natural fibre such as ${called(other)} sets this glue fast and hot: pea-sized dots of gel only, on the bench, never on the body.`)
-    return fibre ? caution('Cotton fibre and instant glue may smoke: a pinch at a time, on hard parts, in moving air.') : null
+    if (other)
+      return caution(
+        `Natural fibre such as ${called(other)} sets this glue fast and hot: pea-sized dots of gel only, on ` +
+          'the bench, never on the body.',
+      )
+    return fibre
+      ? caution('Cotton fibre and instant glue may smoke: a pinch at a time, on hard parts, in moving air.')
+      : null
   },
   HARM,
-) // prettier-ignore
+)
 
 const bleedThroughCloth = rule(
   'bleed-through-cloth',
@@ -185,18 +305,23 @@ const bleedThroughCloth = rule(
   'capillary wicking',
   (s) => {
     if (!(attacks(s, 'fabric-bleed') || s.family.form === 'thin')) return null
-    const shield = s.helpers.includes('cloth-primer') ? 'priming' : s.helpers.includes('paper-backing') ? 'paper backing' : null
+    const shield = s.helpers.includes('cloth-primer')
+      ? 'priming'
+      : s.helpers.includes('paper-backing')
+        ? 'paper backing'
+        : null
     return worseOf(s, (face, m) => {
       const mm = face.thicknessMm ?? m.typicalThicknessMm
       const pale = face.traits?.includes('pale')
       if (!isTextile(m) || !(pale || mm < 0.5)) return null
-      if (shield) return note(`The ${shield} keeps the glue from the good side of ${called(face)}; look at a scrap first.`)
+      if (shield)
+        return note(`The ${shield} keeps the glue from the good side of ${called(face)}; look at a scrap first.`)
       const mild = s.family.mechanism === 'evaporate-water' && !pale && !inView(s) && mm > 0.3
       const text = `It may wick through ${called(face)}, ${mm} mm, and show as a dark or stiff patch on the good side.`
       return mild ? note(text) : caution(`${text} Prime the back thinly or line it with thin paper.`)
     })
   },
-) // prettier-ignore
+)
 
 const stainOrCorrode = rule(
   'stain-or-corrode',
@@ -214,7 +339,7 @@ const stainOrCorrode = rule(
     const stone = attacks(s, 'stone-stain') ? someFace(s, isAnyOf('ceramic-stone')) : null
     return stone ? caution('It may leave an oily halo in stone: take a non-staining type.') : null
   },
-) // prettier-ignore
+)
 
 const paperCockle = rule(
   'paper-cockle',
@@ -222,10 +347,16 @@ const paperCockle = rule(
   'fibre swelling across the grain',
   (s) => {
     if (!attacks(s, 'paper-cockle') || s.areaCm2 === null || s.areaCm2 <= 20) return null
-    const face = someFace(s, (m, one) => isAnyOf('paper', 'paper-coated')(m) || (m.id === 'card' && one.thicknessMm !== null && one.thicknessMm < 1))
-    return face ? caution(`Its water swells ${called(face)}: ${s.areaCm2.toFixed(0)} cm² dry wavy unless pressed between boards.`) : null
+    const face = someFace(
+      s,
+      (m, one) =>
+        isAnyOf('paper', 'paper-coated')(m) || (m.id === 'card' && one.thicknessMm !== null && one.thicknessMm < 1),
+    )
+    return face
+      ? caution(`Its water swells ${called(face)}: ${s.areaCm2.toFixed(0)} cm² dry wavy unless pressed between boards.`)
+      : null
   },
-) // prettier-ignore
+)
 
 /** Declared pH-neutral by their kind. */
 const neutral = (s: Situation) => isFamilyOf(s, 'pva-bookbinding', 'starch-paste')
@@ -240,7 +371,7 @@ const paperYellowAcid = rule(
       ? caution(`Over years it stains ${called(face)} and makes it brittle.`)
       : caution(`Unless its label declares it pH-neutral it may stain ${called(face)} over years.`)
   },
-) // prettier-ignore
+)
 
 const inkOrDyeRuns = rule(
   'ink-or-dye-runs',
@@ -251,7 +382,7 @@ const inkOrDyeRuns = rule(
     const face = wet ? (withTrait(s, 'printed') ?? someFace(s, isAnyOf('paper-coated'))) : null
     return face ? caution(`Ink or dye on ${called(face)} that looks dry may run.`) : null
   },
-) // prettier-ignore
+)
 
 const heatCutFume = rule(
   'heat-cut-fume',
@@ -263,18 +394,41 @@ const heatCutFume = rule(
     const welds = isFamilyOf(s, 'weld-hot-tool')
     if (!wire && !gun && !welds) return null
     const face = someFace(s, fumesWhenHot)
-    const line = isCa(s.family) || (s.family.name.toLowerCase().includes('polyurethane')) || isFamilyOf(s, 'contact-solvent', 'contact-water')
+    const line =
+      isCa(s.family) ||
+      s.family.name.toLowerCase().includes('polyurethane') ||
+      isFamilyOf(s, 'contact-solvent', 'contact-water')
     if (wire && face) return block(`Under a hot wire ${called(face)} gives off acid or worse fume: cut it cold.`)
-    if (wire && line) return block('A hot wire through this line gives off irritant, cyanide-type or isocyanate fume: cut cold, or keep the line out of the cut.')
+    if (wire && line)
+      return block(
+        'A hot wire through this line gives off irritant, cyanide-type or isocyanate fume: cut cold, or keep ' +
+          'the line out of the cut.',
+      )
     if (face) return caution(`Overheated, ${called(face)} gives off acid fume: low heat, outdoors or with extraction.`)
     return gun && line ? caution('A heat gun on this line may drive off irritant fume: shape first, glue after.') : null
   },
   HARM,
-) // prettier-ignore
+)
 
 /** Glue that attacks what it should hold. */
 export const attackRules: Rule[] = [
-  styreneFoamAttacked, activatorOnSensitiveFace, heatMarksPart, hotGlueMeltsStyreneFoam, stressCrazingClear, bloomOnClear, glueLiftsPaint,
-  vinylPlasticiser, solventSoftensThinPlastic, weldNeedsSolublePlastic, weldUnlikePlastics, heatWeldLikeOnly, cottonAndCyanoacrylate,
-  bleedThroughCloth, stainOrCorrode, paperCockle, paperYellowAcid, inkOrDyeRuns, heatCutFume,
-] // prettier-ignore
+  styreneFoamAttacked,
+  activatorOnSensitiveFace,
+  heatMarksPart,
+  hotGlueMeltsStyreneFoam,
+  stressCrazingClear,
+  bloomOnClear,
+  glueLiftsPaint,
+  vinylPlasticiser,
+  solventSoftensThinPlastic,
+  weldNeedsSolublePlastic,
+  weldUnlikePlastics,
+  heatWeldLikeOnly,
+  cottonAndCyanoacrylate,
+  bleedThroughCloth,
+  stainOrCorrode,
+  paperCockle,
+  paperYellowAcid,
+  inkOrDyeRuns,
+  heatCutFume,
+]

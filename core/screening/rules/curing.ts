@@ -1,3 +1,4 @@
+import type { Family } from '../../knowledge/families'
 import { block, caution, HARM, note, rule, type Rule } from '../rule'
 import { bothFaces, glueGrams, isFamilyOf, needs, someFace, span, withTrait } from '../situation'
 import { barrier, isCa, isEpoxy, isFoam, isHotmelt, isPressure } from './kinds'
@@ -8,34 +9,57 @@ const rimDays = (edgeMm: number, k: number) => (edgeMm / k) ** 2
 const days = (n: number) =>
   n > 365 ? 'over a year' : `about ${Math.max(1, Math.round(n))} ${n < 1.5 ? 'day' : 'days'}`
 
+/** What a room too cold does to a family that reacts or dries. */
+const inTheCold = ({ mechanism }: Family, contact: boolean) =>
+  mechanism === 'evaporate-water' ? 'it dries chalky' : contact ? 'the film grabs poorly' : 'it stalls'
+
 const waterTrapped = rule(
   'water-trapped',
   'Bond a full-size scrap, pull it open after 24 h and look for wet glue.',
   'drying only through the edge; time grows with distance squared',
   (s) => {
-    if (s.family.mechanism !== 'evaporate-water' || isFamilyOf(s, 'contact-water') || !bothFaces(s, barrier)) return null
-    if (s.edgeMm === null) return caution('Both faces keep water in, so it dries only from the rim. Say how large the joint is to know how long.')
+    if (s.family.mechanism !== 'evaporate-water' || isFamilyOf(s, 'contact-water') || !bothFaces(s, barrier))
+      return null
+    if (s.edgeMm === null)
+      return caution(
+        'Both faces keep water in, so it dries only from the rim. Say how large the joint is to know how long.',
+      )
     const time = days(rimDays(s.edgeMm, 2.5))
     return s.edgeMm <= 15
-      ? caution(`Both faces keep the water in: from the rim inwards the ${s.edgeMm.toFixed(0)} mm to the middle may take ${time}.`)
-      : block(`The water cannot get out: both faces keep it in and the middle lies ${s.edgeMm.toFixed(0)} mm from the rim, ${time} of drying.`)
+      ? caution(
+          `Both faces keep the water in: from the rim inwards the ${s.edgeMm.toFixed(0)} mm to the middle may ` +
+            `take ${time}.`,
+        )
+      : block(
+          `The water cannot get out: both faces keep it in and the middle lies ${s.edgeMm.toFixed(0)} mm from ` +
+            `the rim, ${time} of drying.`,
+        )
   },
-) // prettier-ignore
+)
 
 const blindJointSlow = rule(
   'blind-joint-slow',
   'Pull a full-size scrap open after 3 days.',
   'edge diffusion; cure depth follows root of time',
   (s) => {
-    const solvent = s.family.mechanism === 'evaporate-solvent' && s.family.faces === 'one' && !isFamilyOf(s, 'spray-repositionable')
+    const solvent =
+      s.family.mechanism === 'evaporate-solvent' && s.family.faces === 'one' && !isFamilyOf(s, 'spray-repositionable')
     const damp = isFamilyOf(s, 'silicone', 'sealant-pu', 'construction-hybrid', 'pu-clear')
     if (!(solvent || damp) || !bothFaces(s, barrier)) return null
     const what = solvent ? 'Solvent leaves only at the rim' : 'Damp air enters only at the rim, 2–3 mm a day at first'
-    if (s.edgeMm === null) return s.geometry === 'face-large' ? caution(`${what}: between large sealed faces the middle stays soft for weeks. Lay separate beads with air gaps.`) : note(`${what}: in a wide joint the middle stays soft. Say how large it is.`)
+    if (s.edgeMm === null)
+      return s.geometry === 'face-large'
+        ? caution(
+            `${what}: between large sealed faces the middle stays soft for weeks. Lay separate beads with air gaps.`,
+          )
+        : note(`${what}: in a wide joint the middle stays soft. Say how large it is.`)
     if (s.edgeMm <= 10) return null
-    return caution(`${what}, and the middle lies ${s.edgeMm.toFixed(0)} mm in: ${days(rimDays(s.edgeMm, solvent ? 4 : 3))}. Lay separate beads with air gaps and wait.`)
+    return caution(
+      `${what}, and the middle lies ${s.edgeMm.toFixed(0)} mm in: ${days(rimDays(s.edgeMm, solvent ? 4 : 3))}. ` +
+        'Lay separate beads with air gaps and wait.',
+    )
   },
-) // prettier-ignore
+)
 
 const moistureCureDryAir = rule(
   'moisture-cure-dry-air',
@@ -45,10 +69,15 @@ const moistureCureDryAir = rule(
     if (!needs(s, 'moisture')) return null
     const foaming = isFamilyOf(s, 'pu-foaming', 'foam-can')
     const dry = s.faces.every((face) => face.state !== 'damp')
-    if (foaming && dry && bothFaces(s, (m) => m.porosity < 0.2)) return caution('It needs water to cure and finds none between these two dry, sealed faces: damp one of them lightly.')
-    return s.roomRH !== null && s.roomRH < 35 ? caution(`It cures with the damp of the air, and the room has ${s.roomRH} %: moisten the air or a face.`) : null
+    if (foaming && dry && bothFaces(s, (m) => m.porosity < 0.2))
+      return caution(
+        'It needs water to cure and finds none between these two dry, sealed faces: damp one of them lightly.',
+      )
+    return s.roomRH !== null && s.roomRH < 35
+      ? caution(`It cures with the damp of the air, and the room has ${s.roomRH} %: moisten the air or a face.`)
+      : null
   },
-) // prettier-ignore
+)
 
 const dampFace = rule(
   'damp-face',
@@ -56,10 +85,29 @@ const dampFace = rule(
   'weak boundary layer of water',
   (s) => {
     const face = s.faces.find((one) => one.state === 'damp')
-    const minds = isFamilyOf(s, 'contact-solvent', 'contact-water', 'spray-contact', 'mma', 'elastomer-solvent', 'construction-solvent', 'rubber-cement') || isHotmelt(s.family) || isPressure(s.family) || isEpoxy(s.family) || isCa(s.family)
-    return face && minds ? caution(`Side ${face.side} is damp: a film of water keeps this glue off it${isCa(s.family) ? ', or shocks it into a weak crust' : ''}. Dry it first.`) : null
+    const minds =
+      isFamilyOf(
+        s,
+        'contact-solvent',
+        'contact-water',
+        'spray-contact',
+        'mma',
+        'elastomer-solvent',
+        'construction-solvent',
+        'rubber-cement',
+      ) ||
+      isHotmelt(s.family) ||
+      isPressure(s.family) ||
+      isEpoxy(s.family) ||
+      isCa(s.family)
+    return face && minds
+      ? caution(
+          `Side ${face.side} is damp: a film of water keeps this glue off ` +
+            `it${isCa(s.family) ? ', or shocks it into a weak crust' : ''}. Dry it first.`,
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const lightPathMissing = rule(
   'light-path-missing',
@@ -68,12 +116,20 @@ const lightPathMissing = rule(
   (s) => {
     if (!needs(s, 'light-path')) return null
     const [a, b] = s.faces
-    if (a.material && b.material && !a.material.transparent && !b.material.transparent) return block('No side lets light through: where light cannot reach, the glue stays liquid and irritant.')
-    const dim = withTrait(s, 'tinted', (m) => m.transparent) ?? s.faces.find((face) => face.material?.transparent && face.thicknessMm !== null && face.thicknessMm > 6)
+    if (a.material && b.material && !a.material.transparent && !b.material.transparent)
+      return block('No side lets light through: where light cannot reach, the glue stays liquid and irritant.')
+    const dim =
+      withTrait(s, 'tinted', (m) => m.transparent) ??
+      s.faces.find((face) => face.material?.transparent && face.thicknessMm !== null && face.thicknessMm > 6)
     if (dim) return caution(`Side ${dim.side} dims the lamp: cure a drop through the real sheet first.`)
-    return someFace(s, (m) => m.porosity > 0.3) ? caution('The other face is porous: resin that soaks into the shade stays wet. Light a drop through the real sheet first.') : null
+    return someFace(s, (m) => m.porosity > 0.3)
+      ? caution(
+          'The other face is porous: resin that soaks into the shade stays wet. Light a drop through the real ' +
+            'sheet first.',
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const coldOrHumidRoom = rule(
   'cold-or-humid-room',
@@ -82,11 +138,16 @@ const coldOrHumidRoom = rule(
   (s) => {
     const contact = isFamilyOf(s, 'contact-solvent', 'contact-water', 'spray-contact', 'rubber-cement')
     const reacts = ['evaporate-water', 'two-part', 'moisture'].includes(s.family.mechanism)
-    if (s.roomC !== null && s.roomC < (contact ? 15 : 10) && (contact || reacts)) return caution(`The room has ${s.roomC} °C: ${s.family.mechanism === 'evaporate-water' ? 'it dries chalky' : contact ? 'the film grabs poorly' : 'it stalls'} below ${contact ? 15 : 10} °C. Glue in the warm.`)
+    if (s.roomC !== null && s.roomC < (contact ? 15 : 10) && (contact || reacts))
+      return caution(
+        `The room has ${s.roomC} °C: ${inTheCold(s.family, contact)} below ${contact ? 15 : 10} °C. Glue in the warm.`,
+      )
     const dew = contact || isFamilyOf(s, 'elastomer-solvent')
-    return s.roomRH !== null && s.roomRH > 75 && dew ? caution(`The air is humid (${s.roomRH} %): dew on the cooling film kills its grab.`) : null
+    return s.roomRH !== null && s.roomRH > 75 && dew
+      ? caution(`The air is humid (${s.roomRH} %): dew on the cooling film kills its grab.`)
+      : null
   },
-) // prettier-ignore
+)
 
 const mixOffRatio = rule(
   'mix-off-ratio',
@@ -95,24 +156,33 @@ const mixOffRatio = rule(
   (s) => {
     if (s.family.mechanism !== 'two-part') return null
     const grams = s.areaCm2 === null ? null : glueGrams(s.family, s.areaCm2, s.gapMm) * Math.max(1, s.count ?? 1)
-    return grams !== null && grams >= 5 ? null : note(`${grams === null ? 'A tiny' : `A ${grams.toFixed(1)} g`} batch is easily off ratio and stays sticky: mix 5 g or more, by weight or a metering nozzle.`)
+    return grams !== null && grams >= 5
+      ? null
+      : note(
+          `${grams === null ? 'A tiny' : `A ${grams.toFixed(1)} g`} batch is easily off ratio and stays ` +
+            'sticky: mix 5 g or more, by weight or a metering nozzle.',
+        )
   },
-) // prettier-ignore
+)
 
-const potLifeVsBatch = rule(
-  'pot-life-vs-batch',
-  'Time a dry run.',
-  'wetting falls as viscosity doubles',
-  (s) => {
-    const pot = s.family.potLifeS
-    if (pot === null || s.family.mechanism !== 'two-part' || s.areaCm2 === null) return null
-    // Spreading, and half a minute to line up and close.
-    const one = coverS(s.areaCm2, s.family) + 30
-    const all = one * (s.count ?? 1)
-    if (one > 0.7 * pot) return caution(`Spreading and closing takes about ${span(one)} and the mix is good for ${span(pot)}: it thickens before the last part is wetted.`)
-    return all > 0.7 * pot ? note(`All ${s.count} take about ${span(all)} and a mix is good for ${span(pot)}: mix ${Math.ceil(all / (0.7 * pot))} small lots.`) : null
-  },
-) // prettier-ignore
+const potLifeVsBatch = rule('pot-life-vs-batch', 'Time a dry run.', 'wetting falls as viscosity doubles', (s) => {
+  const pot = s.family.potLifeS
+  if (pot === null || s.family.mechanism !== 'two-part' || s.areaCm2 === null) return null
+  // Spreading, and half a minute to line up and close.
+  const one = coverS(s.areaCm2, s.family) + 30
+  const all = one * (s.count ?? 1)
+  if (one > 0.7 * pot)
+    return caution(
+      `Spreading and closing takes about ${span(one)} and the mix is good for ${span(pot)}: it thickens before ` +
+        'the last part is wetted.',
+    )
+  return all > 0.7 * pot
+    ? note(
+        `All ${s.count} take about ${span(all)} and a mix is good for ${span(pot)}: mix ` +
+          `${Math.ceil(all / (0.7 * pot))} small lots.`,
+      )
+    : null
+})
 
 const bigBatchHeat = rule(
   'big-batch-heat',
@@ -123,11 +193,23 @@ const bigBatchHeat = rule(
     const grams = glueGrams(s.family, s.areaCm2, s.gapMm)
     // Spread thin over a broad face the same grams shed their heat: a pool is what stands a millimetre deep or more.
     const pool = s.gapMm !== null && s.gapMm >= 1
-    const tender = pool ? someFace(s, (m, face) => isFoam(m) || (face.thicknessMm !== null && face.thicknessMm < 1 && ['sheet', 'thermoform', 'print'].includes(m.group))) : null
-    return grams > 50 || (tender && grams > 10) ? caution(`About ${grams.toFixed(0)} g in one place heats itself${tender ? ` and can melt side ${tender.side}` : ' and can smoke'}: fill in thin layers.`) : null
+    const tender = pool
+      ? someFace(
+          s,
+          (m, face) =>
+            isFoam(m) ||
+            (face.thicknessMm !== null && face.thicknessMm < 1 && ['sheet', 'thermoform', 'print'].includes(m.group)),
+        )
+      : null
+    return grams > 50 || (tender && grams > 10)
+      ? caution(
+          `About ${grams.toFixed(0)} g in one place heats ` +
+            `itself${tender ? ` and can melt side ${tender.side}` : ' and can smoke'}: fill in thin layers.`,
+        )
+      : null
   },
   HARM,
-) // prettier-ignore
+)
 
 const shelfOld = rule(
   'shelf-old',
@@ -136,11 +218,15 @@ const shelfOld = rule(
   (s) => {
     const { pack, family } = s
     if (!pack) return null
-    if (pack.expired) return caution('The pack on your shelf is past its date: it may be thick, lumpy or half reactive.')
-    if (pack.daysOpen !== null && pack.daysOpen > family.shelfOpenedDays) return caution(`The pack has been open for ${pack.daysOpen} days and keeps about ${family.shelfOpenedDays}.`)
-    return pack.monthsOld !== null && pack.monthsOld > family.shelfUnopenedMonths ? caution(`The pack is ${pack.monthsOld} months old and keeps about ${family.shelfUnopenedMonths}.`) : null
+    if (pack.expired)
+      return caution('The pack on your shelf is past its date: it may be thick, lumpy or half reactive.')
+    if (pack.daysOpen !== null && pack.daysOpen > family.shelfOpenedDays)
+      return caution(`The pack has been open for ${pack.daysOpen} days and keeps about ${family.shelfOpenedDays}.`)
+    return pack.monthsOld !== null && pack.monthsOld > family.shelfUnopenedMonths
+      ? caution(`The pack is ${pack.monthsOld} months old and keeps about ${family.shelfUnopenedMonths}.`)
+      : null
   },
-) // prettier-ignore
+)
 
 const notReadyInTime = rule(
   'not-ready-in-time',
@@ -150,14 +236,15 @@ const notReadyInTime = rule(
     if (s.readyH === null) return null
     const limit = s.readyH * 3600
     const { handlingS, fullS } = s.family
-    if (handlingS > limit) return block(`It can be handled after ${span(handlingS)}, and you need it in ${span(limit)}.`)
+    if (handlingS > limit)
+      return block(`It can be handled after ${span(handlingS)}, and you need it in ${span(limit)}.`)
     if (fullS <= limit) return null
     // What grabs early carries most of its load long before the full cure.
     return limit < 10 * handlingS
       ? caution(`Full strength takes ${span(fullS)} and you need it in ${span(limit)}: load it lightly till then.`)
       : note(`It carries most of its load in ${span(limit)}; the full cure takes ${span(fullS)}.`)
   },
-) // prettier-ignore
+)
 
 const slowForSoMany = rule(
   'slow-for-so-many',
@@ -166,12 +253,27 @@ const slowForSoMany = rule(
   (s) => {
     if (s.perEvening === null || s.family.clamp !== 'hold') return null
     const hours = (s.perEvening * (s.family.holdS + 30)) / 3600
-    return hours > 3 ? caution(`${s.perEvening} pieces in an evening, each held for ${span(s.family.holdS)}, take about ${hours.toFixed(0)} h of holding still.`) : null
+    return hours > 3
+      ? caution(
+          `${s.perEvening} pieces in an evening, each held for ${span(s.family.holdS)}, take about ` +
+            `${hours.toFixed(0)} h of holding still.`,
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 /** Drying, curing, and being ready in time. */
 export const curingRules: Rule[] = [
-  waterTrapped, blindJointSlow, moistureCureDryAir, dampFace, lightPathMissing, coldOrHumidRoom, mixOffRatio, potLifeVsBatch, bigBatchHeat,
-  shelfOld, notReadyInTime, slowForSoMany,
-] // prettier-ignore
+  waterTrapped,
+  blindJointSlow,
+  moistureCureDryAir,
+  dampFace,
+  lightPathMissing,
+  coldOrHumidRoom,
+  mixOffRatio,
+  potLifeVsBatch,
+  bigBatchHeat,
+  shelfOld,
+  notReadyInTime,
+  slowForSoMany,
+]

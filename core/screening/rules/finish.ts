@@ -12,9 +12,12 @@ const sandOrCarveLine = rule(
     const sand = s.later?.includes('sand') && !s.family.sandable
     const carve = s.later?.includes('carve') && !s.family.carvable
     if (!sand && !carve) return null
-    return caution(`${sand ? 'Under sandpaper the line gums and rolls up' : 'Under the knife the line stands proud as a ridge'}: keep it 2 mm below the worked face.`)
+    return caution(
+      `${sand ? 'Under sandpaper the line gums and rolls up' : 'Under the knife the line stands proud as a ridge'}: ` +
+        'keep it 2 mm below the worked face.',
+    )
   },
-) // prettier-ignore
+)
 
 const hotWireThroughLine = rule(
   'hot-wire-through-line',
@@ -24,42 +27,58 @@ const hotWireThroughLine = rule(
     if (!s.later?.includes('hot-wire') || s.family.hotWire === 'yes') return null
     return s.family.hotWire === 'slow'
       ? caution('The wire drags through this line: keep glue out of the cut path.')
-      : block('The wire stalls at this line, burns a groove and drives off fumes; keep glue out of the cut path or take another.')
+      : block(
+          'The wire stalls at this line, burns a groove and drives off fumes; keep glue out of the cut path or ' +
+            'take another.',
+        )
   },
-) // prettier-ignore
+)
 
 const paintWillNotHold = rule(
   'paint-will-not-hold',
   'Paint a glued scrap, cut a cross, pull tape.',
   'low energy or too flexible film',
-  (s) => (s.later?.includes('paint') && !s.family.paintable ? caution(`Paint crawls or cracks on this film${isFamilyOf(s, 'silicone') ? ', and silicone spoils the area around it' : ''}: keep it off the painted face.`) : null),
-) // prettier-ignore
+  (s) =>
+    s.later?.includes('paint') && !s.family.paintable
+      ? caution(
+          'Paint crawls or cracks on this ' +
+            `film${isFamilyOf(s, 'silicone') ? ', and silicone spoils the area around it' : ''}: keep it off the ` +
+            'painted face.',
+        )
+      : null,
+)
 
 const lineThicknessAndWeight = rule(
   'line-thickness-and-weight',
   'Weigh a coated scrap; feel the seam.',
   'coat weight; print-through',
   (s) => {
-    const skin = isHotmelt(s.family) || isFamilyOf(s, 'tape-foam') ? s.faces.find((face) => face.material?.flexible && (thicknessOf(face) ?? 9) < 0.5) : undefined
+    const skin =
+      isHotmelt(s.family) || isFamilyOf(s, 'tape-foam')
+        ? s.faces.find((face) => face.material?.flexible && (thicknessOf(face) ?? 9) < 0.5)
+        : undefined
     if (skin) {
       const text = `Under ${thicknessOf(skin)} mm the bead or tape stands out as a step you can see and feel.`
       return inView(s) ? caution(text) : note(text)
     }
     if (s.areaCm2 === null || s.restN === null || s.restN === 0) return null
     const [glue, part] = [glueGrams(s.family, s.areaCm2, s.gapMm), (s.restN / 9.80665) * 1000]
-    return glue > part / 10 ? caution(`About ${glue.toPrecision(2)} g of glue on a part of ${part.toPrecision(2)} g: the glue itself is weight.`) : null
+    return glue > part / 10
+      ? caution(
+          `About ${glue.toPrecision(2)} g of glue on a part of ${part.toPrecision(2)} g: the glue itself is weight.`,
+        )
+      : null
   },
-) // prettier-ignore
+)
 
-const repeatCoats = rule(
-  'repeat-coats',
-  'Peel strip, one coat against two.',
-  'sizing of absorbent faces',
-  (s) => {
-    const face = isFamilyOf(s, 'contact-solvent', 'contact-water', 'spray-contact', 'pva-white', 'pva-wood', 'epoxy-slow') ? someFace(s, (m) => m.porosity > 0.5) : null
-    return face ? note(`Let a first coat soak into side ${face.side} and dry, then coat again so that glue is left on the surface.`) : null
-  },
-) // prettier-ignore
+const repeatCoats = rule('repeat-coats', 'Peel strip, one coat against two.', 'sizing of absorbent faces', (s) => {
+  const face = isFamilyOf(s, 'contact-solvent', 'contact-water', 'spray-contact', 'pva-white', 'pva-wood', 'epoxy-slow')
+    ? someFace(s, (m) => m.porosity > 0.5)
+    : null
+  return face
+    ? note(`Let a first coat soak into side ${face.side} and dry, then coat again so that glue is left on the surface.`)
+    : null
+})
 
 const temporaryNeedsRelease = rule(
   'temporary-needs-release',
@@ -73,27 +92,37 @@ const temporaryNeedsRelease = rule(
     const why = ways.map((way) => harmOfUndoing(way, s)!)[0] ?? 'it only cuts'
     return caution(`This joint will not come apart without harm: ${why}.`)
   },
-) // prettier-ignore
+)
 
 const temporaryUsedAsPermanent = rule(
   'temporary-used-as-permanent',
   'Hot box for three days, then peel strip.',
   'oxidation, plasticiser loss, creep',
   (s) => {
-    const fleeting = isFamilyOf(s, 'glue-stick', 'spray-repositionable', 'dots', 'hotmelt-low', 'tape-double') || (isFamilyOf(s, 'rubber-cement') && s.reach === 'one')
-    return s.lasts && fleeting ? caution(`It ${isPressure(s.family) || isFamilyOf(s, 'rubber-cement', 'spray-repositionable') ? 'dries out or creeps' : 'lets go'} within seasons, and this must last for years.`) : null
+    const fleeting =
+      isFamilyOf(s, 'glue-stick', 'spray-repositionable', 'dots', 'hotmelt-low', 'tape-double') ||
+      (isFamilyOf(s, 'rubber-cement') && s.reach === 'one')
+    const creeping = isPressure(s.family) || isFamilyOf(s, 'rubber-cement', 'spray-repositionable')
+    return s.lasts && fleeting
+      ? caution(`It ${creeping ? 'dries out or creeps' : 'lets go'} within seasons, and this must last for years.`)
+      : null
   },
-) // prettier-ignore
+)
 
-const tooDear = rule(
-  'dearer-than-said',
-  'Weigh what one scrap takes.',
-  'area × spread × price of the pack',
-  (s) => (s.maxCost !== null && s.glueCost !== null && s.glueCost > s.maxCost ? caution(`The glue alone comes to ${s.glueCost.toFixed(2)} a joint, more than the ${s.maxCost.toFixed(2)} said.`) : null),
-) // prettier-ignore
+const tooDear = rule('dearer-than-said', 'Weigh what one scrap takes.', 'area × spread × price of the pack', (s) =>
+  s.maxCost !== null && s.glueCost !== null && s.glueCost > s.maxCost
+    ? caution(`The glue alone comes to ${s.glueCost.toFixed(2)} a joint, more than the ${s.maxCost.toFixed(2)} said.`)
+    : null,
+)
 
 /** Later work, weight, money, and coming apart again. */
 export const finishRules: Rule[] = [
-  sandOrCarveLine, hotWireThroughLine, paintWillNotHold, lineThicknessAndWeight, repeatCoats, temporaryNeedsRelease,
-  temporaryUsedAsPermanent, tooDear,
-] // prettier-ignore
+  sandOrCarveLine,
+  hotWireThroughLine,
+  paintWillNotHold,
+  lineThicknessAndWeight,
+  repeatCoats,
+  temporaryNeedsRelease,
+  temporaryUsedAsPermanent,
+  tooDear,
+]

@@ -8,8 +8,13 @@ const thinOnPorous = rule(
   'Bond a scrap, pull it open and look for a dry line.',
   'capillary loss; starved joint',
   (s) => {
-    const drinks = s.family.form === 'thin' && !isFamilyOf(s, 'rubber-cement') ? someFace(s, (m) => m.porosity > 0.4) : null
-    if (drinks) return caution(`It soaks away into ${called(drinks)} and leaves the joint dry: take gel, or size the face first and coat again.`)
+    const drinks =
+      s.family.form === 'thin' && !isFamilyOf(s, 'rubber-cement') ? someFace(s, (m) => m.porosity > 0.4) : null
+    if (drinks)
+      return caution(
+        `It soaks away into ${called(drinks)} and leaves the joint dry: take gel, or size the face first and ` +
+          'coat again.',
+      )
     const edge = withTrait(s, 'cut-edge') ?? (s.geometry === 'butt-edge' ? someFace(s, isAnyOf('mdf', 'card')) : null)
     if (!edge || ['gel', 'paste', 'film', 'melt', 'foam', 'stick'].includes(s.family.form)) return null
     const text = `A cut edge drinks the first coat: size side ${edge.side} thinly and coat again.`
@@ -17,7 +22,7 @@ const thinOnPorous = rule(
     return s.family.mechanism === 'evaporate-water' || s.family.faces === 'both' ? note(text) : caution(text)
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const gapTooWide = rule(
   'gap-too-wide',
@@ -27,20 +32,25 @@ const gapTooWide = rule(
     const { gapMaxMm } = s.family
     if (s.gapMm === null || s.gapMm <= gapMaxMm) return null
     if (s.helpers.includes('powder-filler') && isFamilyOf(s, 'ca-thin', 'ca-medium') && s.gapMm <= 3) return null
-    const text = `The gap is ${s.gapMm} mm and this bridges ${gapMaxMm} mm: it stays wet or shrinks away. Improve the fit or take a gap filler.`
+    const text =
+      `The gap is ${s.gapMm} mm and this bridges ${gapMaxMm} mm: it stays wet or shrinks away. Improve the fit ` +
+      'or take a gap filler.'
     return s.gapMm > 1.5 * gapMaxMm ? block(text) : caution(text)
   },
-) // prettier-ignore
+)
 
 const gapHelper = rule(
   'gap-helper',
   'One fillet on scrap, snap it.',
   'filled polymer; alkaline or fine powder speeds cure and heat',
   (s) => {
-    if (!s.helpers.includes('powder-filler') || !isFamilyOf(s, 'ca-thin', 'ca-medium') || someFace(s, styreneFoam)) return null
-    return s.gapMm !== null && s.gapMm >= 0.2 && s.gapMm <= 3 ? fit(`Powder and thin instant glue make a hard fillet at once in the ${s.gapMm} mm gap.`) : null
+    if (!s.helpers.includes('powder-filler') || !isFamilyOf(s, 'ca-thin', 'ca-medium') || someFace(s, styreneFoam))
+      return null
+    return s.gapMm !== null && s.gapMm >= 0.2 && s.gapMm <= 3
+      ? fit(`Powder and thin instant glue make a hard fillet at once in the ${s.gapMm} mm gap.`)
+      : null
   },
-) // prettier-ignore
+)
 
 const porousWithWaterBorne = rule(
   'porous-with-water-borne',
@@ -48,13 +58,22 @@ const porousWithWaterBorne = rule(
   'drying path plus mechanical key',
   (s) => {
     const { family } = s
-    if (family.mechanism !== 'evaporate-water' || someFace(s, (m) => m.surfaceEnergy === 'low' || m.surfaceEnergy === 'very-low')) return null
+    if (
+      family.mechanism !== 'evaporate-water' ||
+      someFace(s, (m) => m.surfaceEnergy === 'low' || m.surfaceEnergy === 'very-low')
+    )
+      return null
     const face = someFace(s, (m) => m.porosity >= 0.3)
     const tooWide = s.gapMm !== null && s.gapMm > family.gapMaxMm
     const tooWet = s.water !== null && wetter(s.water, family.water)
-    return face && !tooWide && !tooWet ? fit(`${called(face).replace(/^./, (c) => c.toUpperCase())} drinks the water and its fibres hold the glue: strong, mild and cheap.`) : null
+    return face && !tooWide && !tooWet
+      ? fit(
+          `${called(face).replace(/^./, (c) => c.toUpperCase())} drinks the water and its fibres hold the ` +
+            'glue: strong, mild and cheap.',
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const contactForFlexibleSheets = rule(
   'contact-for-flexible-sheets',
@@ -62,11 +81,15 @@ const contactForFlexibleSheets = rule(
   'high peel strength of elastomer films',
   (s) => {
     if (!isContact(s.family) || s.reach === 'one') return null
-    const attacked = someFace(s, (m) => (styreneFoam(m) && attacks(s, 'styrene-foam')) || m.surfaceEnergy === 'low' || m.surfaceEnergy === 'very-low')
+    const attacked = someFace(
+      s,
+      (m) =>
+        (styreneFoam(m) && attacks(s, 'styrene-foam')) || m.surfaceEnergy === 'low' || m.surfaceEnergy === 'very-low',
+    )
     const face = attacked ? null : someFace(s, (m) => m.flexible)
     return face ? fit('Two dry rubbery films grab at once over the whole area and bend with the part.') : null
   },
-) // prettier-ignore
+)
 
 const weldLikeToLike = rule(
   'weld-like-to-like',
@@ -75,10 +98,13 @@ const weldLikeToLike = rule(
   (s) => {
     const [a, b] = s.faces
     if (!a.material || a.material.id !== b.material?.id) return null
-    const joins = (isWeld(s.family) && soluble(a.material)) || (isFamilyOf(s, 'weld-hot-tool') && meltable(a.material)) || (isFamilyOf(s, 'heat-fuse') && a.material.id === 'thermoform-filled')
+    const joins =
+      (isWeld(s.family) && soluble(a.material)) ||
+      (isFamilyOf(s, 'weld-hot-tool') && meltable(a.material)) ||
+      (isFamilyOf(s, 'heat-fuse') && a.material.id === 'thermoform-filled')
     return joins ? fit('The parts become one piece with no glue line to age.') : null
   },
-) // prettier-ignore
+)
 
 const structuralForHardFaces = rule(
   'structural-for-hard-faces',
@@ -86,9 +112,11 @@ const structuralForHardFaces = rule(
   'two-part cure; low shrinkage',
   (s) => {
     const fits = s.gapMm !== null && s.gapMm >= 0.1 && s.gapMm <= s.family.gapMaxMm
-    return isStructural(s.family) && fits && bothFaces(s, (m) => !m.flexible) ? fit(`It hardens without air or damp, fills the ${s.gapMm} mm gap and carries load between hard parts.`) : null
+    return isStructural(s.family) && fits && bothFaces(s, (m) => !m.flexible)
+      ? fit(`It hardens without air or damp, fills the ${s.gapMm} mm gap and carries load between hard parts.`)
+      : null
   },
-) // prettier-ignore
+)
 
 const closeFitNeeded = rule(
   'close-fit-needed',
@@ -97,23 +125,41 @@ const closeFitNeeded = rule(
   (s) => {
     if (!needs(s, 'close-fit')) return null
     const rough = s.faces.find((face) => face.state === 'textured-side')
-    if (rough || s.fit === 'rough') return caution(`It only works where the faces truly touch, and ${rough ? `side ${rough.side} is textured` : 'these touch only here and there'}: flatten them or take a glue that fills.`)
+    if (rough || s.fit === 'rough')
+      return caution(
+        'It only works where the faces truly touch, and ' +
+          `${rough ? `side ${rough.side} is textured` : 'these touch only here and there'}: flatten them or take ` +
+          'a glue that fills.',
+      )
     const print = someFace(s, (m, face) => isPrint(m) && face.state !== 'sanded')
-    return print && s.fit !== 'close' ? note(`It only works where the faces truly touch: sand the layer lines of side ${print.side} flat first.`) : null
+    return print && s.fit !== 'close'
+      ? note(`It only works where the faces truly touch: sand the layer lines of side ${print.side} flat first.`)
+      : null
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const clampTooHard = rule(
   'clamp-too-hard',
   'Clamp a scrap, break it and look for bare spots.',
   'low compressive yield; best line 0.1–0.3 mm',
   (s) => {
-    const soft = s.family.clamp === 'clamp' ? someFace(s, (m, face) => isFoam(m) || isAnyOf('felt', 'balsa')(m) || (face.thicknessMm !== null && face.thicknessMm < 1.5 && ['thermoform', 'print', 'sheet'].includes(m.group))) : null
+    const soft =
+      s.family.clamp === 'clamp'
+        ? someFace(
+            s,
+            (m, face) =>
+              isFoam(m) ||
+              isAnyOf('felt', 'balsa')(m) ||
+              (face.thicknessMm !== null &&
+                face.thicknessMm < 1.5 &&
+                ['thermoform', 'print', 'sheet'].includes(m.group)),
+          )
+        : null
     if (soft) return note(`Clamp ${called(soft)} lightly with flat pads: dents spring open later.`)
     return isStructural(s.family) ? note('Clamp lightly: hard pressure squeezes it out of its own joint.') : null
   },
-) // prettier-ignore
+)
 
 const openTimeVsArea = rule(
   'open-time-vs-area',
@@ -121,13 +167,16 @@ const openTimeVsArea = rule(
   'wetting stops at skin or freeze',
   (s) => {
     const { family } = s
-    if (s.areaCm2 === null || family.id === 'ca-thin' || family.mechanism === 'pressure' || family.form === 'film') return null
+    if (s.areaCm2 === null || family.id === 'ca-thin' || family.mechanism === 'pressure' || family.form === 'film')
+      return null
     const need = coverS(s.areaCm2, family)
     if (need <= 0.7 * family.openS) return null
-    const text = `${s.areaCm2.toFixed(0)} cm² takes about ${span(need)} to cover; this one ${isHotmelt(family) ? 'chills' : 'skins'} in ${span(family.openS)}.`
+    const text =
+      `${s.areaCm2.toFixed(0)} cm² takes about ${span(need)} to cover; this one ` +
+      `${isHotmelt(family) ? 'chills' : 'skins'} in ${span(family.openS)}.`
     return need > 1.5 * family.openS ? block(text) : caution(text)
   },
-) // prettier-ignore
+)
 
 const contactNoReposition = rule(
   'contact-no-reposition',
@@ -135,9 +184,14 @@ const contactNoReposition = rule(
   'film-to-film autoadhesion',
   (s) => {
     const films = s.family.faces === 'both' && s.family.mechanism.startsWith('evaporate')
-    return films && s.repositionS !== null && s.repositionS > 0 ? caution(`The two dry films grab at first touch, and you want ${span(s.repositionS)} to line them up: use spacers, marks and one edge at a time.`) : null
+    return films && s.repositionS !== null && s.repositionS > 0
+      ? caution(
+          `The two dry films grab at first touch, and you want ${span(s.repositionS)} to line them up: use ` +
+            'spacers, marks and one edge at a time.',
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const setsBeforeAligned = rule(
   'sets-before-aligned',
@@ -147,19 +201,23 @@ const setsBeforeAligned = rule(
     const films = s.family.faces === 'both' && s.family.mechanism.startsWith('evaporate')
     const placedFirst = s.family.mechanism === 'heat-activated' || s.family.mechanism === 'light'
     if (s.repositionS === null || s.repositionS <= 0 || films || placedFirst) return null
-    if (s.family.mechanism === 'pressure') return caution('It grabs at first touch: lay it down along one edge, with a wet slip film if the label allows.')
+    if (s.family.mechanism === 'pressure')
+      return caution('It grabs at first touch: lay it down along one edge, with a wet slip film if the label allows.')
     if (s.family.openS >= s.repositionS) return null
     const text = `You want ${span(s.repositionS)} to line the parts up, and this one sets in ${span(s.family.openS)}.`
     return s.family.openS * 3 <= s.repositionS ? block(text) : caution(text)
   },
-) // prettier-ignore
+)
 
 const contactOneFaceOnly = rule(
   'contact-one-face-only',
   'Peel strip with one and with two coated faces.',
   'chain interdiffusion of two films',
-  (s) => (needs(s, 'both-faces') && s.reach === 'one' ? block('It sticks to itself: with only one face coated it gives almost no hold.') : null),
-) // prettier-ignore
+  (s) =>
+    needs(s, 'both-faces') && s.reach === 'one'
+      ? block('It sticks to itself: with only one face coated it gives almost no hold.')
+      : null,
+)
 
 const tackWindow = rule(
   'tack-window',
@@ -169,11 +227,26 @@ const tackWindow = rule(
     const { waitMinS, waitMaxS } = s.family
     if (waitMinS <= 0) return null
     const cover = s.areaCm2 === null ? 0 : coverS(s.areaCm2, s.family)
-    if (s.readyH !== null && waitMinS + s.family.holdS > s.readyH * 3600) return caution(`It must stay open for at least ${span(waitMinS)} before closing, and you have ${span(s.readyH * 3600)}.`)
-    if (cover > waitMaxS - waitMinS) return caution(`Covering takes about ${span(cover)}: the first part is too late to grab (${span(waitMaxS)}) before the last is ready to close.`)
-    return s.inShell === true ? caution(`It must be closed between ${span(waitMinS)} and ${span(waitMaxS)} after coating, and inside a shell you cannot feel when.`) : note(`Wait ${span(waitMinS)} to ${span(waitMaxS)} before closing: too early traps ${s.family.mechanism === 'evaporate-water' ? 'water' : 'solvent'}, too late gives no grab.`)
+    if (s.readyH !== null && waitMinS + s.family.holdS > s.readyH * 3600)
+      return caution(
+        `It must stay open for at least ${span(waitMinS)} before closing, and you have ${span(s.readyH * 3600)}.`,
+      )
+    if (cover > waitMaxS - waitMinS)
+      return caution(
+        `Covering takes about ${span(cover)}: the first part is too late to grab (${span(waitMaxS)}) before ` +
+          'the last is ready to close.',
+      )
+    return s.inShell === true
+      ? caution(
+          `It must be closed between ${span(waitMinS)} and ${span(waitMaxS)} after coating, and inside a shell ` +
+            'you cannot feel when.',
+        )
+      : note(
+          `Wait ${span(waitMinS)} to ${span(waitMaxS)} before closing: too early traps ` +
+            `${s.family.mechanism === 'evaporate-water' ? 'water' : 'solvent'}, too late gives no grab.`,
+        )
   },
-) // prettier-ignore
+)
 
 const expansionShiftsParts = rule(
   'expansion-shifts-parts',
@@ -182,31 +255,52 @@ const expansionShiftsParts = rule(
   (s) => {
     const { expands, holdS } = s.family
     if (expands <= 1.2) return null
-    if (s.canClamp === false || expands > 10) return caution(`It swells ${expands} times, pushes the parts apart and oozes out of seams${s.canClamp === false ? `, and this joint cannot be clamped for the ${span(holdS)} it needs` : ''}.`)
+    if (s.canClamp === false || expands > 10)
+      return caution(
+        `It swells ${expands} times, pushes the parts apart and oozes out of ` +
+          `seams${s.canClamp === false ? `, and this joint cannot be clamped for the ${span(holdS)} it needs` : ''}.`,
+      )
     return note(`It swells ${expands} times: clamp for ${span(holdS)}, spread thin, and trim what oozes out.`)
   },
-) // prettier-ignore
+)
 
 const expansionInClosedShell = rule(
   'expansion-in-closed-shell',
   'Fill a scrap tube in thin lifts and measure.',
   'expansion pressure; moisture starvation',
-  (s) => (isFamilyOf(s, 'foam-can') && s.inShell === true ? block('In a closed shell it swells for hours, splits the shell and stays wet inside.') : null),
-) // prettier-ignore
+  (s) =>
+    isFamilyOf(s, 'foam-can') && s.inShell === true
+      ? block('In a closed shell it swells for hours, splits the shell and stays wet inside.')
+      : null,
+)
 
-const holdTooLong = rule(
-  'hold-too-long',
-  'Dry run of the fixture.',
-  'creep before green strength',
-  (s) => {
-    if (s.family.holdS <= 120 || s.helpers.includes('tack-and-cure')) return null
-    return s.canClamp === false ? caution(`Nobody holds a part still for ${span(s.family.holdS)}, and this joint cannot be clamped: plan tape, pins or fast dabs.`) : null
-  },
-) // prettier-ignore
+const holdTooLong = rule('hold-too-long', 'Dry run of the fixture.', 'creep before green strength', (s) => {
+  if (s.family.holdS <= 120 || s.helpers.includes('tack-and-cure')) return null
+  return s.canClamp === false
+    ? caution(
+        `Nobody holds a part still for ${span(s.family.holdS)}, and this joint cannot be clamped: plan tape, ` +
+          'pins or fast dabs.',
+      )
+    : null
+})
 
 /** How the glue meets the shape: gaps, time to cover, closing and clamping. */
 export const formRules: Rule[] = [
-  thinOnPorous, gapTooWide, gapHelper, porousWithWaterBorne, contactForFlexibleSheets, weldLikeToLike, structuralForHardFaces,
-  closeFitNeeded, clampTooHard, openTimeVsArea, contactNoReposition, setsBeforeAligned, contactOneFaceOnly, tackWindow,
-  expansionShiftsParts, expansionInClosedShell, holdTooLong,
-] // prettier-ignore
+  thinOnPorous,
+  gapTooWide,
+  gapHelper,
+  porousWithWaterBorne,
+  contactForFlexibleSheets,
+  weldLikeToLike,
+  structuralForHardFaces,
+  closeFitNeeded,
+  clampTooHard,
+  openTimeVsArea,
+  contactNoReposition,
+  setsBeforeAligned,
+  contactOneFaceOnly,
+  tackWindow,
+  expansionShiftsParts,
+  expansionInClosedShell,
+  holdTooLong,
+]

@@ -4,7 +4,9 @@ import { needs, someFace, type Dab, type Situation } from '../situation'
 import { isCa, isTextile, styreneFoam } from './kinds'
 
 const SLOW = ['epoxy-slow', 'epoxy-fast', 'silicone', 'sealant-pu', 'construction-hybrid', 'pu-clear']
-/** Share of the bonded area that dabs take (knowledge, tack-and-cure-pair: fixture strength from 5–10 % of the area). */
+/**
+ * Share of the bonded area that dabs take (knowledge, tack-and-cure-pair: fixture strength from 5–10 % of the area).
+ */
 export const DAB_SHARE = 0.08
 
 /** What speaks against a dab glue on these faces; the same facts as its own rules, without calling them. */
@@ -14,9 +16,10 @@ export function dabFault(dab: Dab, s: Situation): string | null {
     if (face(styreneFoam)) return 'instant glue eats polystyrene foam'
     if (face((m) => m.id === 'fabric-cotton' || m.id === 'felt')) return 'instant glue smokes on natural fibre'
   }
-  if (face((m) => m.surfaceEnergy === 'very-low') || (dab === 'ca-gel' && face((m) => m.surfaceEnergy === 'low'))) return 'it does not take on this face'
+  if (face((m) => m.surfaceEnergy === 'very-low') || (dab === 'ca-gel' && face((m) => m.surfaceEnergy === 'low')))
+    return 'it does not take on this face'
   return null
-} // prettier-ignore
+}
 
 /** The dab that may be used: the one said, else the first that nothing speaks against. */
 export const usableDab = (s: Situation): Dab | null =>
@@ -31,12 +34,16 @@ const tackAndCurePair = rule(
   (s) => {
     if (!s.helpers.includes('tack-and-cure')) return null
     const dab = usableDab(s)
-    if (!dab) return caution(`The dabs do not hold here: ${s.dab ? dabFault(s.dab, s) : 'no fast glue takes on these faces'}.`)
+    if (!dab)
+      return caution(`The dabs do not hold here: ${s.dab ? dabFault(s.dab, s) : 'no fast glue takes on these faces'}.`)
     if (!SLOW.includes(s.family.id)) return null
-    const lost = s.areaCm2 === null ? '' : `, which cost about ${(s.areaCm2 * DAB_SHARE).toPrecision(2)} of ${s.areaCm2.toFixed(0)} cm²`
+    const lost =
+      s.areaCm2 === null
+        ? ''
+        : `, which cost about ${(s.areaCm2 * DAB_SHARE).toPrecision(2)} of ${s.areaCm2.toFixed(0)} cm²`
     return fit(`Small dabs of ${dabName(dab)} in the corners${lost}, hold at once while this cures between them.`)
   },
-) // prettier-ignore
+)
 
 const tackAndCureStandoff = rule(
   'tack-and-cure-standoff',
@@ -45,9 +52,12 @@ const tackAndCureStandoff = rule(
   (s) => {
     if (!s.helpers.includes('tack-and-cure') || !(s.family.gapMaxMm < 1 || needs(s, 'close-fit'))) return null
     if (s.dab === 'ca-gel') return null
-    return caution(`${s.dab ? `Thick dabs of ${dabName(s.dab)}` : 'Thick dabs'} hold the faces apart, and this bridges ${s.family.gapMaxMm} mm only: small dabs of gel instant glue, pressed down.`)
+    return caution(
+      `${s.dab ? `Thick dabs of ${dabName(s.dab)}` : 'Thick dabs'} hold the faces apart, and this bridges ` +
+        `${s.family.gapMaxMm} mm only: small dabs of gel instant glue, pressed down.`,
+    )
   },
-) // prettier-ignore
+)
 
 const helperWithoutEffect = rule(
   'helper-without-effect',
@@ -55,23 +65,31 @@ const helperWithoutEffect = rule(
   'what a helper is made for',
   (s) => {
     const ca = isCa(s.family)
-    const idle = s.helpers.filter((helper) => (helper === 'activator' || helper === 'powder-filler' || helper === 'fibre-filler' || helper === 'primer') && !ca)
-    if (idle.length) return note('Activator, powder, fibre and polyolefin primer work with instant glue only; with this one they do nothing.')
-    if (s.helpers.includes('primer') && !someFace(s, (m) => m.surfaceEnergy === 'low')) return note('The primer is for polypropylene and polyethylene; it adds nothing here.')
-    if (s.helpers.includes('tack-and-cure') && s.family.holdS < 120) return note('It grabs by itself: dabs of a second glue only cost area.')
-    return (s.helpers.includes('cloth-primer') || s.helpers.includes('paper-backing')) && !someFace(s, isTextile) ? note('Priming or paper backing is for cloth, and there is none here.') : null
+    const idle = s.helpers.filter(
+      (helper) =>
+        (helper === 'activator' || helper === 'powder-filler' || helper === 'fibre-filler' || helper === 'primer') &&
+        !ca,
+    )
+    if (idle.length)
+      return note(
+        'Activator, powder, fibre and polyolefin primer work with instant glue only; with this one they do nothing.',
+      )
+    if (s.helpers.includes('primer') && !someFace(s, (m) => m.surfaceEnergy === 'low'))
+      return note('The primer is for polypropylene and polyethylene; it adds nothing here.')
+    if (s.helpers.includes('tack-and-cure') && s.family.holdS < 120)
+      return note('It grabs by itself: dabs of a second glue only cost area.')
+    return (s.helpers.includes('cloth-primer') || s.helpers.includes('paper-backing')) && !someFace(s, isTextile)
+      ? note('Priming or paper backing is for cloth, and there is none here.')
+      : null
   },
-) // prettier-ignore
+)
 
-const powderInStyrene = rule(
-  'powder-fill-on-foam',
-  'One fillet on scrap.',
-  'heat and monomer of the fillet',
-  (s) => {
-    if (!s.helpers.includes('powder-filler') || !isCa(s.family) || !someFace(s, styreneFoam)) return null
-    return s.family.attacks.includes('styrene-foam') ? block('Powder and instant glue get hot: polystyrene foam melts beside the fillet.') : caution('The fillet gets hot and polystyrene foam softens beside it: thin layers.')
-  },
-) // prettier-ignore
+const powderInStyrene = rule('powder-fill-on-foam', 'One fillet on scrap.', 'heat and monomer of the fillet', (s) => {
+  if (!s.helpers.includes('powder-filler') || !isCa(s.family) || !someFace(s, styreneFoam)) return null
+  return s.family.attacks.includes('styrene-foam')
+    ? block('Powder and instant glue get hot: polystyrene foam melts beside the fillet.')
+    : caution('The fillet gets hot and polystyrene foam softens beside it: thin layers.')
+})
 
 /** A second glue, an activator, a filler, a primer: what each helper does here. */
 export const helpRules: Rule[] = [tackAndCurePair, tackAndCureStandoff, helperWithoutEffect, powderInStyrene]

@@ -2,7 +2,16 @@ import { block, caution, HARM, note, rule, type Rule } from '../rule'
 import { hazardous, isFamilyOf, someFace, span } from '../situation'
 import { isPressure, isPrint, solventBorne } from './kinds'
 
-const CHILD_CODES = ['skin-bond', 'isocyanate', 'acrylate', 'flammable', 'vapour-narcotic', 'cancer-suspect', 'pressure-can', 'sensitiser'] as const // prettier-ignore
+const CHILD_CODES = [
+  'skin-bond',
+  'isocyanate',
+  'acrylate',
+  'flammable',
+  'vapour-narcotic',
+  'cancer-suspect',
+  'pressure-can',
+  'sensitiser',
+] as const
 
 const isocyanateUsers = rule(
   'isocyanate-users',
@@ -10,10 +19,15 @@ const isocyanateUsers = rule(
   'respiratory and skin sensitiser',
   (s) => {
     if (!hazardous(s, 'isocyanate')) return null
-    return s.users?.length ? block('It may cause asthma-like allergy, and someone here is a child or has reacted before.') : note('It may cause asthma-like allergy: keep it off skin, do not heat or sand it fresh, and it is not for anyone with asthma. See the label.')
+    return s.users?.length
+      ? block('It may cause asthma-like allergy, and someone here is a child or has reacted before.')
+      : note(
+          'It may cause asthma-like allergy: keep it off skin, do not heat or sand it fresh, and it is not for ' +
+            'anyone with asthma. See the label.',
+        )
   },
   HARM,
-) // prettier-ignore
+)
 
 const sensitiserUsers = rule(
   'sensitiser-users',
@@ -21,10 +35,12 @@ const sensitiserUsers = rule(
   'skin sensitisation is lasting',
   (s) => {
     if (!hazardous(s, 'sensitiser', 'acrylate')) return null
-    return s.users?.includes('sensitised') ? block('Someone here has reacted before: a trace of this kind may set it off again.') : note('Repeated skin contact may cause a lasting allergy: gloves the data sheet names, and no touching.')
+    return s.users?.includes('sensitised')
+      ? block('Someone here has reacted before: a trace of this kind may set it off again.')
+      : note('Repeated skin contact may cause a lasting allergy: gloves the data sheet names, and no touching.')
   },
   HARM,
-) // prettier-ignore
+)
 
 const flammableNearHeat = rule(
   'flammable-near-heat',
@@ -32,13 +48,21 @@ const flammableNearHeat = rule(
   'flash point often below room temperature',
   (s) => {
     if (!hazardous(s, 'flammable', 'pressure-can')) return null
-    if (s.heatNear === true) return block('A flame, heat gun, hot wire or sparks are in the room, and its vapour may catch fire away from the pot: move the heat, then work.')
+    if (s.heatNear === true)
+      return block(
+        'A flame, heat gun, hot wire or sparks are in the room, and its vapour may catch fire away from the ' +
+          'pot: move the heat, then work.',
+      )
     const hot = s.later?.some((work) => work === 'hot-wire' || work === 'heat-form')
-    if (hot) return caution('Its vapour may catch fire away from the pot: no hot wire or heat gun in the room until the film is fully dry and the air is clear.')
+    if (hot)
+      return caution(
+        'Its vapour may catch fire away from the pot: no hot wire or heat gun in the room until the film is ' +
+          'fully dry and the air is clear.',
+      )
     return isFamilyOf(s, 'foam-can') ? note('The can’s propellant is flammable: no flame or sparks in the room.') : null
   },
   HARM,
-) // prettier-ignore
+)
 
 const noVentilation = rule(
   'no-ventilation',
@@ -46,12 +70,16 @@ const noVentilation = rule(
   'vapour density and exposure limits',
   (s) => {
     if (s.air !== 'closed') return null
-    if (hazardous(s, 'vapour-narcotic', 'cancer-suspect', 'isocyanate')) return block('The room is closed, and its vapour may build up before the nose warns you.')
-    if (hazardous(s, 'flammable', 'pressure-can')) return caution('The room is closed, and its vapour may gather and catch fire: air it, or take another.')
-    return hazardous(s, 'vapour-irritant') ? note('Its vapour may irritate in a closed room: small amounts, and air it afterwards.') : null
+    if (hazardous(s, 'vapour-narcotic', 'cancer-suspect', 'isocyanate'))
+      return block('The room is closed, and its vapour may build up before the nose warns you.')
+    if (hazardous(s, 'flammable', 'pressure-can'))
+      return caution('The room is closed, and its vapour may gather and catch fire: air it, or take another.')
+    return hazardous(s, 'vapour-irritant')
+      ? note('Its vapour may irritate in a closed room: small amounts, and air it afterwards.')
+      : null
   },
   HARM,
-) // prettier-ignore
+)
 
 const childUse = rule(
   'child-use',
@@ -59,22 +87,31 @@ const childUse = rule(
   'label restrictions; developing lungs and skin',
   (s) => {
     if (!s.users?.includes('child')) return null
-    if (hazardous(s, ...CHILD_CODES)) return block('Children are to use water-borne glue or tape; an adult does this one away from them.')
+    if (hazardous(s, ...CHILD_CODES))
+      return block('Children are to use water-borne glue or tape; an adult does this one away from them.')
     return hazardous(s, 'burn') || s.family.mechanism === 'melt' ? caution('Hot: an adult holds the tool.') : null
   },
   HARM,
-) // prettier-ignore
+)
 
 const wornOnSkin = rule(
   'worn-on-skin',
   'Smell and tack check after full cure.',
   'residual monomer and solvent',
   (s) => {
-    const leaves = ['two-part', 'moisture', 'light'].includes(s.family.mechanism) || solventBorne(s.family) || isPressure(s.family) || isFamilyOf(s, 'hotmelt-pur')
-    return s.skin === true && leaves ? caution(`It touches skin in use: give it the full cure of ${span(s.family.fullS)}, then cover or line the joint.`) : null
+    const leaves =
+      ['two-part', 'moisture', 'light'].includes(s.family.mechanism) ||
+      solventBorne(s.family) ||
+      isPressure(s.family) ||
+      isFamilyOf(s, 'hotmelt-pur')
+    return s.skin === true && leaves
+      ? caution(
+          `It touches skin in use: give it the full cure of ${span(s.family.fullS)}, then cover or line the joint.`,
+        )
+      : null
   },
   HARM,
-) // prettier-ignore
+)
 
 const dustOfSanding = rule(
   'dust-of-sanding',
@@ -83,19 +120,34 @@ const dustOfSanding = rule(
   (s) => {
     if (!s.later?.includes('sand')) return null
     const face = someFace(s, (m) => m.id === 'mdf' || isPrint(m))
-    return hazardous(s, 'dust') || face ? note('Its dust may harm: sand only when fully cured, wet or with extraction and a mask.') : null
+    return hazardous(s, 'dust') || face
+      ? note('Its dust may harm: sand only when fully cured, wet or with extraction and a mask.')
+      : null
   },
   HARM,
-) // prettier-ignore
+)
 
 const unknownFamilyRule = rule(
   'family-unknown',
   'Find its label or data sheet; bond and break two scraps of each material first.',
   'nothing is known of it but what its label says',
-  (s) => (isFamilyOf(s, 'unknown') ? caution('Nothing is known of this glue beyond what its label says, its hazards least of all: read them, and try a drop on each material first.') : null),
-) // prettier-ignore
+  (s) =>
+    isFamilyOf(s, 'unknown')
+      ? caution(
+          'Nothing is known of this glue beyond what its label says, its hazards least of all: read them, and ' +
+            'try a drop on each material first.',
+        )
+      : null,
+)
 
 /** Harm to people: no test result lifts these. */
 export const peopleRules: Rule[] = [
-  isocyanateUsers, sensitiserUsers, flammableNearHeat, noVentilation, childUse, wornOnSkin, dustOfSanding, unknownFamilyRule,
-] // prettier-ignore
+  isocyanateUsers,
+  sensitiserUsers,
+  flammableNearHeat,
+  noVentilation,
+  childUse,
+  wornOnSkin,
+  dustOfSanding,
+  unknownFamilyRule,
+]

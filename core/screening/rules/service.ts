@@ -14,11 +14,15 @@ const tooHotForGlue = rule(
   (s) => {
     const limit = s.family.serviceMaxC
     if (s.tempMaxC === null || s.tempMaxC <= limit - 5) return null
-    return asSaid(s, 'serviceMaxC', s.tempMaxC > limit + 10
-      ? block(`It lets go in the heat: the joint meets ${s.tempMaxC} °C and this holds to about ${limit} °C.`)
-      : caution(`Near its limit of ${limit} °C it creeps slowly under load, and the joint meets ${s.tempMaxC} °C.`))
+    return asSaid(
+      s,
+      'serviceMaxC',
+      s.tempMaxC > limit + 10
+        ? block(`It lets go in the heat: the joint meets ${s.tempMaxC} °C and this holds to about ${limit} °C.`)
+        : caution(`Near its limit of ${limit} °C it creeps slowly under load, and the joint meets ${s.tempMaxC} °C.`),
+    )
   },
-) // prettier-ignore
+)
 
 const partSoftensFirst = rule(
   'part-softens-first',
@@ -26,40 +30,73 @@ const partSoftensFirst = rule(
   'heat-deflection of the substrate',
   (s) => {
     const face = s.tempMaxC === null ? null : someFace(s, (m) => s.tempMaxC! > m.softensC - 5)
-    return face ? caution(`${called(face).replace(/^./, (c) => c.toUpperCase())} softens near ${face.material!.softensC} °C and the joint meets ${s.tempMaxC} °C: the part sags, whatever the glue.`) : null
+    return face
+      ? caution(
+          `${called(face).replace(/^./, (c) => c.toUpperCase())} softens near ${face.material!.softensC} °C ` +
+            `and the joint meets ${s.tempMaxC} °C: the part sags, whatever the glue.`,
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const heatFormingAfterGluing = rule(
   'heat-forming-after-gluing',
   'Glue, heat and bend a scrap.',
   'forming at 80–120 °C',
-  (s) => (s.later?.includes('heat-form') && s.family.serviceMaxC < 100 ? caution(`The heat gun that shapes the part also loosens this line (it holds to ${s.family.serviceMaxC} °C): form first, glue after.`) : null),
-) // prettier-ignore
+  (s) =>
+    s.later?.includes('heat-form') && s.family.serviceMaxC < 100
+      ? caution(
+          `The heat gun that shapes the part also loosens this line (it holds to ${s.family.serviceMaxC} °C): ` +
+            'form first, glue after.',
+        )
+      : null,
+)
 
 const tooCold = rule(
   'too-cold',
   'Overnight in the freezer, then bend and drop.',
   'glass transition; brittleness',
-  (s) => (s.tempMinC !== null && s.tempMinC < s.family.serviceMinC ? asSaid(s, 'serviceMinC', caution(`Stiff in the cold: below ${s.family.serviceMinC} °C it cracks when knocked, and the joint meets ${s.tempMinC} °C.`)) : null),
-) // prettier-ignore
+  (s) =>
+    s.tempMinC !== null && s.tempMinC < s.family.serviceMinC
+      ? asSaid(
+          s,
+          'serviceMinC',
+          caution(
+            `Stiff in the cold: below ${s.family.serviceMinC} °C it cracks when knocked, and the joint meets ` +
+              `${s.tempMinC} °C.`,
+          ),
+        )
+      : null,
+)
 
 const steadyLoadCreep = rule(
   'steady-load-creep',
   'Hang it for 72 h, mark the edge with a pen.',
   'thermoplastic creep; design near one tenth of short-term strength',
   (s) => {
-    const creeps = isPressure(s.family) || (isHotmelt(s.family) && !isFamilyOf(s, 'hotmelt-pur')) || isFamilyOf(s, 'pva-white', 'pva-tacky', 'rubber-cement', 'spray-contact', 'contact-solvent', 'contact-water')
-    return loaded(s, 'steady') && creeps ? caution('It holds a tug but slides slowly under a weight that hangs on it all day.') : null
+    const creeps =
+      isPressure(s.family) ||
+      (isHotmelt(s.family) && !isFamilyOf(s, 'hotmelt-pur')) ||
+      isFamilyOf(s, 'pva-white', 'pva-tacky', 'rubber-cement', 'spray-contact', 'contact-solvent', 'contact-water')
+    return loaded(s, 'steady') && creeps
+      ? caution('It holds a tug but slides slowly under a weight that hangs on it all day.')
+      : null
   },
-) // prettier-ignore
+)
 
 const waterTooMuch = rule(
   'water-too-much',
   'Soak or wash as in real use, then peel.',
   'water class of the cured film',
-  (s) => (s.water !== null && wetter(s.water, s.family.water) ? asSaid(s, 'water', block(`The joint meets ${waterWords[s.water]}; this glue stands ${waterWords[s.family.water]}.`)) : null),
-) // prettier-ignore
+  (s) =>
+    s.water !== null && wetter(s.water, s.family.water)
+      ? asSaid(
+          s,
+          'water',
+          block(`The joint meets ${waterWords[s.water]}; this glue stands ${waterWords[s.family.water]}.`),
+        )
+      : null,
+)
 
 const waterOnGlassAndMetal = rule(
   'water-on-glass-and-metal',
@@ -67,10 +104,15 @@ const waterOnGlassAndMetal = rule(
   'interfacial hydrolysis',
   (s) => {
     if (s.water !== 'wash' && s.water !== 'soak') return null
-    const face = isCa(s.family) || isEpoxy(s.family) || isFamilyOf(s, 'uv-acrylic') ? someFace(s, isAnyOf('glass', 'metal', 'ceramic-stone')) : null
-    return face ? caution(`Water creeps along smooth ${called(face)} over weeks, even where the glue itself survives.`) : null
+    const face =
+      isCa(s.family) || isEpoxy(s.family) || isFamilyOf(s, 'uv-acrylic')
+        ? someFace(s, isAnyOf('glass', 'metal', 'ceramic-stone'))
+        : null
+    return face
+      ? caution(`Water creeps along smooth ${called(face)} over weeks, even where the glue itself survives.`)
+      : null
   },
-) // prettier-ignore
+)
 
 const yellowsInView = rule(
   'yellows-in-view',
@@ -83,47 +125,68 @@ const yellowsInView = rule(
     const ages = s.sun === true || s.lasts !== null
     if (s.sun === true && s.look !== 'hidden') return caution('The line turns amber in the sun.')
     if (!seen) return null
-    return isFamilyOf(s, 'uv-acrylic') && !ages ? note('The line may turn amber with years of light.') : caution('The line turns amber with light and age.')
+    return isFamilyOf(s, 'uv-acrylic') && !ages
+      ? note('The line may turn amber with years of light.')
+      : caution('The line turns amber with light and age.')
   },
-) // prettier-ignore
+)
 
-const rigidOnFlexing = rule(
-  'rigid-on-flexing',
-  'Fold it fifty times.',
-  'strain mismatch; peel concentration',
-  (s) => {
-    const { flex } = s.family
-    const soft = someFace(s, stretchy)
-    if (flex === 'rigid' && soft) return caution(`${called(soft).replace(/^./, (c) => c.toUpperCase())} stretches and the glue sets hard: a stiff lump whose edge cracks or tears it.`)
-    if (flex === 'semi' && someFace(s, isAnyOf('fabric-stretch')) && (s.flex === 'must-flex' || loaded(s, 'flex'))) return caution('The knit stretches further than this glue does: the line cracks or puckers.')
-    const bends = loaded(s, 'flex', 'peel') || s.flex === 'must-flex'
-    const sheet = someFace(s, (m) => m.flexible)
-    const soaked = isFamilyOf(s, 'mma') ? someFace(s, (m) => m.group === 'textile' || (bends && m.flexible)) : null
-    if (soaked) return caution(`It sets into a stiff, heavy line on ${called(soaked)}.`)
-    // Film-forming pastes and white glues stay soft as a film, but crack where a thick line folds again and again.
-    const folds = loaded(s, 'flex') && s.flex === 'must-flex'
-    if (folds && sheet && isFamilyOf(s, 'pva-white', 'pva-tacky', 'decoupage-medium', 'acrylic-paste', 'construction-water', 'construction-solvent')) return caution('It stays only half soft: the line cracks where it is folded again and again.')
-    if (flex === 'rigid' && bends && sheet) return caution(`${called(sheet).replace(/^./, (c) => c.toUpperCase())} bends and the glue does not: the edge cracks or tears the part.`)
-    if (flex === 'rigid' && s.flex === 'must-flex') return caution('The joint must flex and this sets hard: it cracks.')
-    return flex === 'rigid' && s.flex === 'band' && sheet ? caution('The joint must give a little, and this sets hard.') : null
-  },
-) // prettier-ignore
+const rigidOnFlexing = rule('rigid-on-flexing', 'Fold it fifty times.', 'strain mismatch; peel concentration', (s) => {
+  const { flex } = s.family
+  const soft = someFace(s, stretchy)
+  if (flex === 'rigid' && soft)
+    return caution(
+      `${called(soft).replace(/^./, (c) => c.toUpperCase())} stretches and the glue sets hard: a stiff lump ` +
+        'whose edge cracks or tears it.',
+    )
+  if (flex === 'semi' && someFace(s, isAnyOf('fabric-stretch')) && (s.flex === 'must-flex' || loaded(s, 'flex')))
+    return caution('The knit stretches further than this glue does: the line cracks or puckers.')
+  const bends = loaded(s, 'flex', 'peel') || s.flex === 'must-flex'
+  const sheet = someFace(s, (m) => m.flexible)
+  const soaked = isFamilyOf(s, 'mma') ? someFace(s, (m) => m.group === 'textile' || (bends && m.flexible)) : null
+  if (soaked) return caution(`It sets into a stiff, heavy line on ${called(soaked)}.`)
+  // Film-forming pastes and white glues stay soft as a film, but crack where a thick line folds again and again.
+  const folds = loaded(s, 'flex') && s.flex === 'must-flex'
+  if (
+    folds &&
+    sheet &&
+    isFamilyOf(
+      s,
+      'pva-white',
+      'pva-tacky',
+      'decoupage-medium',
+      'acrylic-paste',
+      'construction-water',
+      'construction-solvent',
+    )
+  )
+    return caution('It stays only half soft: the line cracks where it is folded again and again.')
+  if (flex === 'rigid' && bends && sheet)
+    return caution(
+      `${called(sheet).replace(/^./, (c) => c.toUpperCase())} bends and the glue does not: the edge cracks or ` +
+        'tears the part.',
+    )
+  if (flex === 'rigid' && s.flex === 'must-flex') return caution('The joint must flex and this sets hard: it cracks.')
+  return flex === 'rigid' && s.flex === 'band' && sheet
+    ? caution('The joint must give a little, and this sets hard.')
+    : null
+})
 
-const elasticWhereStiff = rule(
-  'elastic-where-stiff',
-  'Hang it, then push sideways.',
-  'low shear modulus',
-  (s) => {
-    const { flex } = s.family
-    if (s.flex === 'must-be-stiff' && (flex === 'elastic' || flex === 'flexible')) return caution(`It stays ${flex === 'elastic' ? 'rubbery' : 'soft'}: the parts wobble and sag where the joint must be stiff.`)
-    if (s.flex === 'band' && flex === 'elastic') return caution('It stays rubbery, and the joint must not flop.')
-    if (!bothFaces(s, (m) => !m.flexible)) return null
-    if (loaded(s, 'bend') && flex === 'elastic') return caution('A rubbery line lets hard parts wobble and sag.')
-    // Edge to edge or round in a socket there is no overlap to steady the parts.
-    const unsteady = (s.geometry === 'butt-edge' || s.geometry === 'rod') && loaded(s, 'tension', 'bend', 'torsion')
-    return unsteady && (flex === 'elastic' || flex === 'flexible') ? caution('With so little face a soft line lets hard parts wobble and slide apart slowly.') : null
-  },
-) // prettier-ignore
+const elasticWhereStiff = rule('elastic-where-stiff', 'Hang it, then push sideways.', 'low shear modulus', (s) => {
+  const { flex } = s.family
+  if (s.flex === 'must-be-stiff' && (flex === 'elastic' || flex === 'flexible'))
+    return caution(
+      `It stays ${flex === 'elastic' ? 'rubbery' : 'soft'}: the parts wobble and sag where the joint must be stiff.`,
+    )
+  if (s.flex === 'band' && flex === 'elastic') return caution('It stays rubbery, and the joint must not flop.')
+  if (!bothFaces(s, (m) => !m.flexible)) return null
+  if (loaded(s, 'bend') && flex === 'elastic') return caution('A rubbery line lets hard parts wobble and sag.')
+  // Edge to edge or round in a socket there is no overlap to steady the parts.
+  const unsteady = (s.geometry === 'butt-edge' || s.geometry === 'rod') && loaded(s, 'tension', 'bend', 'torsion')
+  return unsteady && (flex === 'elastic' || flex === 'flexible')
+    ? caution('With so little face a soft line lets hard parts wobble and slide apart slowly.')
+    : null
+})
 
 const unlikeExpansion = rule(
   'unlike-expansion',
@@ -134,11 +197,18 @@ const unlikeExpansion = rule(
     const [a, b] = s.faces
     if (!a.material || !b.material) return null
     const swing = Math.max(20, s.tempMaxC ?? 20) - Math.min(20, s.tempMinC ?? 20)
-    const ratio = Math.max(a.material.modulusMPa, b.material.modulusMPa) / Math.min(a.material.modulusMPa, b.material.modulusMPa)
-    const unlike = a.material.id !== b.material.id && (ratio > 5 || a.material.group === 'wood' || b.material.group === 'wood')
-    return unlike && swing > 30 ? caution(`Over ${s.areaCm2.toFixed(0)} cm² and ${swing} °C of swing the two parts grow by different amounts and shear a rigid line apart.`) : null
+    const ratio =
+      Math.max(a.material.modulusMPa, b.material.modulusMPa) / Math.min(a.material.modulusMPa, b.material.modulusMPa)
+    const unlike =
+      a.material.id !== b.material.id && (ratio > 5 || a.material.group === 'wood' || b.material.group === 'wood')
+    return unlike && swing > 30
+      ? caution(
+          `Over ${s.areaCm2.toFixed(0)} cm² and ${swing} °C of swing the two parts grow by different amounts ` +
+            'and shear a rigid line apart.',
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const lineShows = rule(
   'line-shows',
@@ -149,10 +219,20 @@ const lineShows = rule(
     const shows = inView(s) && (look === 'tinted' || look === 'opaque' || (look === 'haze' && s.look === 'clear'))
     return shows ? caution(`The line or squeeze-out will show: it dries ${look === 'haze' ? 'hazy' : look}.`) : null
   },
-) // prettier-ignore
+)
 
 /** What the joint meets afterwards. */
 export const serviceRules: Rule[] = [
-  tooHotForGlue, partSoftensFirst, heatFormingAfterGluing, tooCold, steadyLoadCreep, waterTooMuch, waterOnGlassAndMetal, yellowsInView,
-  rigidOnFlexing, elasticWhereStiff, unlikeExpansion, lineShows,
-] // prettier-ignore
+  tooHotForGlue,
+  partSoftensFirst,
+  heatFormingAfterGluing,
+  tooCold,
+  steadyLoadCreep,
+  waterTooMuch,
+  waterOnGlassAndMetal,
+  yellowsInView,
+  rigidOnFlexing,
+  elasticWhereStiff,
+  unlikeExpansion,
+  lineShows,
+]

@@ -7,9 +7,12 @@ const rigidInPeelOrCleavage = rule(
   'rigid-in-peel-or-cleavage',
   'Peel strip, or drop it from waist height.',
   'low fracture energy; stress at the edge',
-  (s) => (s.family.flex === 'rigid' && loaded(s, 'peel', 'cleavage', 'impact') ? caution('Strong in a straight pull, but it unzips from one edge or cracks when dropped.') : null),
+  (s) =>
+    s.family.flex === 'rigid' && loaded(s, 'peel', 'cleavage', 'impact')
+      ? caution('Strong in a straight pull, but it unzips from one edge or cracks when dropped.')
+      : null,
   BY_PULL,
-) // prettier-ignore
+)
 
 const buttEdgeSmall = rule(
   'butt-edge-small',
@@ -19,9 +22,11 @@ const buttEdgeSmall = rule(
     if (s.geometry !== 'butt-edge' || !loaded(s, 'bend', 'tension', 'flex')) return null
     const thin = s.faces.filter((face) => (thicknessOf(face) ?? Infinity) < 3)
     const face = thin.sort((x, y) => thicknessOf(x)! - thicknessOf(y)!)[0]
-    return face ? caution(`An edge of ${thicknessOf(face)} mm has hardly any glue area: add a backing strip, a bevel or pins.`) : null
+    return face
+      ? caution(`An edge of ${thicknessOf(face)} mm has hardly any glue area: add a backing strip, a bevel or pins.`)
+      : null
   },
-) // prettier-ignore
+)
 
 const patchMargin = rule(
   'patch-margin',
@@ -30,9 +35,11 @@ const patchMargin = rule(
   (s) => {
     if (s.geometry !== 'patch') return null
     const margin = Math.max(15, 10 * Math.min(...s.faces.map((face) => thicknessOf(face) ?? 1.5)))
-    return note(`Let the patch overlap by ${Math.round(margin)} mm or more on every side, with round corners and thin edges.`)
+    return note(
+      `Let the patch overlap by ${Math.round(margin)} mm or more on every side, with round corners and thin edges.`,
+    )
   },
-) // prettier-ignore
+)
 
 const curvedFaces = rule(
   'curve-springs-back',
@@ -41,10 +48,25 @@ const curvedFaces = rule(
   (s) => {
     if (s.curveMm === null) return null
     // A strip of thickness t bent to radius R carries a strain of t/(2R + t): above about 1 % it pulls at its own ends.
-    const springy = someFace(s, (m, face) => !m.flexible && ((thicknessOf(face) ?? 0) / (2 * s.curveMm! + (thicknessOf(face) ?? 0))) > 0.01 && m.modulusMPa > 500 && (thicknessOf(face) ?? 9) < 4)
-    return springy && s.family.holdS < 3600 && ['flexible', 'elastic', 'semi'].includes(s.family.flex) && !isFamilyOf(s, 'mma', 'hotmelt-pur') ? caution(`Side ${springy.side}, bent to ${s.curveMm} mm, wants to spring back and peels at its ends all the time: shape it first, or take a glue that sets hard under a clamp.`) : null
+    const springy = someFace(
+      s,
+      (m, face) =>
+        !m.flexible &&
+        (thicknessOf(face) ?? 0) / (2 * s.curveMm! + (thicknessOf(face) ?? 0)) > 0.01 &&
+        m.modulusMPa > 500 &&
+        (thicknessOf(face) ?? 9) < 4,
+    )
+    return springy &&
+      s.family.holdS < 3600 &&
+      ['flexible', 'elastic', 'semi'].includes(s.family.flex) &&
+      !isFamilyOf(s, 'mma', 'hotmelt-pur')
+      ? caution(
+          `Side ${springy.side}, bent to ${s.curveMm} mm, wants to spring back and peels at its ends all the ` +
+            'time: shape it first, or take a glue that sets hard under a clamp.',
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const weightAgainstArea = rule(
   'weight-against-area',
@@ -52,17 +74,25 @@ const weightAgainstArea = rule(
   'factor for creep, scatter and handling',
   (s) => {
     if (s.restN === null || s.restN === 0) return null
-    if (loaded(s, 'peel') && loaded(s, 'steady')) return caution('The weight hangs in peel all the time: turn the joint so that it is pulled sideways, or add a fixing.')
+    if (loaded(s, 'peel') && loaded(s, 'steady'))
+      return caution(
+        'The weight hangs in peel all the time: turn the joint so that it is pulled sideways, or add a fixing.',
+      )
     const [a, b] = s.faces
     if (s.areaCm2 === null || !a.material || !b.material) return null
     const typical = typicalPairStrength(a.material.id, b.material.id, s.family.id)
     if (!typical) return null
     const stress = (4 * s.restN) / (s.areaCm2 * 100)
     const allowed = typical.strength.observedMPa / 10
-    return stress > allowed ? caution(`Four times the weight is ${(4 * s.restN).toPrecision(2)} N on ${s.areaCm2.toFixed(1)} cm², more than a tenth of what it typically holds here: widen the joint or add a fixing.`) : null
+    return stress > allowed
+      ? caution(
+          `Four times the weight is ${(4 * s.restN).toPrecision(2)} N on ${s.areaCm2.toFixed(1)} cm², more ` +
+            'than a tenth of what it typically holds here: widen the joint or add a fixing.',
+        )
+      : null
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const lifeSafety = rule(
   'life-safety',
@@ -70,10 +100,15 @@ const lifeSafety = rule(
   'scatter, ageing and duty of care; local codes apply',
   (s) => {
     const stake = s.stakes?.find((one) => !['food', 'medical', 'skin-closing'].includes(one))
-    return stake ? block(`This joint ${stakeWords[stake].word}: glue tested at home must not be all that keeps someone from harm. Use rated mechanical fixings and a qualified person; local codes apply.`) : null
+    return stake
+      ? block(
+          `This joint ${stakeWords[stake].word}: glue tested at home must not be all that keeps someone from ` +
+            'harm. Use rated mechanical fixings and a qualified person; local codes apply.',
+        )
+      : null
   },
   HARM,
-) // prettier-ignore
+)
 
 const notForSkinOrMouth = rule(
   'not-for-skin-or-mouth',
@@ -81,12 +116,23 @@ const notForSkinOrMouth = rule(
   'burns, sensitisation, migration limits; local codes',
   (s) => {
     const stake = s.stakes?.find((one) => ['food', 'medical', 'skin-closing'].includes(one))
-    return stake ? block(`This joint ${stakeWords[stake].word}: no workshop glue belongs there; only a product labelled for that use, used as labelled.`) : null
+    return stake
+      ? block(
+          `This joint ${stakeWords[stake].word}: no workshop glue belongs there; only a product labelled for ` +
+            'that use, used as labelled.',
+        )
+      : null
   },
   HARM,
-) // prettier-ignore
+)
 
 /** The joint's shape and load, and what hangs on it. */
 export const shapeRules: Rule[] = [
-  rigidInPeelOrCleavage, buttEdgeSmall, patchMargin, curvedFaces, weightAgainstArea, lifeSafety, notForSkinOrMouth,
-] // prettier-ignore
+  rigidInPeelOrCleavage,
+  buttEdgeSmall,
+  patchMargin,
+  curvedFaces,
+  weightAgainstArea,
+  lifeSafety,
+  notForSkinOrMouth,
+]

@@ -10,13 +10,17 @@ const lowEnergyPlain = rule(
   'surface tension of glue above that of the face',
   (s) => {
     const face = someFace(s, (m) => m.surfaceEnergy === 'low')
-    if (!face || isFamilyOf(s, 'weld-hot-tool', 'unknown') || (isCa(s.family) && s.helpers.includes('primer'))) return null
+    if (!face || isFamilyOf(s, 'weld-hot-tool', 'unknown') || (isCa(s.family) && s.helpers.includes('primer')))
+      return null
     return isHotmelt(s.family) || isPressure(s.family) || isContact(s.family) || isFamilyOf(s, 'mma')
-      ? caution(`It may grip cut cells of ${called(face)} but carries little on the smooth face; ask for a grade made for low-energy plastics.`)
+      ? caution(
+          `It may grip cut cells of ${called(face)} but carries little on the smooth face; ask for a grade ` +
+            'made for low-energy plastics.',
+        )
       : block(`Glue beads up on ${called(face)} and pops off clean.`)
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const lowEnergyFit = rule(
   'low-energy-fit',
@@ -28,30 +32,41 @@ const lowEnergyFit = rule(
     const [a, b] = s.faces
     const weld = isFamilyOf(s, 'weld-hot-tool') && a.material?.id === b.material?.id
     const primed = isCa(s.family) && s.helpers.includes('primer')
-    return weld || primed ? fit(`${weld ? 'Melting like to like' : 'The primer with instant glue'} is one of the few ways that really hold ${called(face)}.`) : null
+    return weld || primed
+      ? fit(
+          `${weld ? 'Melting like to like' : 'The primer with instant glue'} is one of the few ways that ` +
+            `really hold ${called(face)}.`,
+        )
+      : null
   },
-) // prettier-ignore
+)
 
 const nonStickSurface = rule(
   'non-stick-surface',
   'Water drop: it stays round.',
   'about 19 mN/m; only etched faces bond',
-  (s) => (someFace(s, (m) => m.surfaceEnergy === 'very-low') ? block('Non-stick plastic is made so that nothing holds; use screws, clips or a sleeve.') : null),
+  (s) =>
+    someFace(s, (m) => m.surfaceEnergy === 'very-low')
+      ? block('Non-stick plastic is made so that nothing holds; use screws, clips or a sleeve.')
+      : null,
   BY_PULL,
-) // prettier-ignore
+)
 
 const hotGlueOnDenseSmooth = rule(
   'hot-glue-on-dense-smooth',
   'Bond, wait an hour, twist and look for a clean face.',
   'heat sink; thermal shrink stress',
   (s) => {
-    const face = isFamilyOf(s, 'hotmelt-low', 'hotmelt-high', 'hotmelt-fabric') ? someFace(s, isAnyOf('metal', 'glass', 'ceramic-stone', 'sheet-acrylic')) : null
+    const face = isFamilyOf(s, 'hotmelt-low', 'hotmelt-high', 'hotmelt-fabric')
+      ? someFace(s, isAnyOf('metal', 'glass', 'ceramic-stone', 'sheet-acrylic'))
+      : null
     return face ? caution(atFace(called(face))) : null
   },
   BY_PULL,
-) // prettier-ignore
+)
 const atFace = (face: string) =>
-  `Cold ${face} freezes the glue before it wets, so it snaps off clean: warm and scuff the part, or choose another glue for any load.`
+  `Cold ${face} freezes the glue before it wets, so it snaps off clean: warm and scuff the part, or choose ` +
+  'another glue for any load.'
 
 const waterGlueOnSealedFaces = rule(
   'water-glue-on-sealed-faces',
@@ -60,9 +75,12 @@ const waterGlueOnSealedFaces = rule(
   (s) => {
     if (!needs(s, 'porous-face') || !bothFaces(s, (m) => m.porosity < 0.3)) return null
     const half = s.edgeMm === null ? '' : `; the middle lies ${s.edgeMm.toFixed(0)} mm from the rim`
-    return block(`It grips by soaking into fibres and finds none here: ${called(s.faces[0])} and ${called(s.faces[1])} are both sealed${half}.`)
+    return block(
+      `It grips by soaking into fibres and finds none here: ${called(s.faces[0])} and ${called(s.faces[1])} ` +
+        `are both sealed${half}.`,
+    )
   },
-) // prettier-ignore
+)
 
 const paintIsWeakLayer = rule(
   'paint-is-weak-layer',
@@ -75,7 +93,7 @@ const paintIsWeakLayer = rule(
     return s.loads?.length ? caution(text) : note(text)
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const oldGlueLeft = rule(
   'old-glue-left',
@@ -83,23 +101,31 @@ const oldGlueLeft = rule(
   'weak boundary layer; poor wetting',
   (s) => {
     const polish = withTrait(s, 'polish-near')
-    if (polish && !isFamilyOf(s, 'silicone')) return block(`Traces of silicone, wax or polish on side ${polish.side} stop nearly every glue and paint: strip and scrub it first.`)
+    if (polish && !isFamilyOf(s, 'silicone'))
+      return block(
+        `Traces of silicone, wax or polish on side ${polish.side} stop nearly every glue and paint: strip and ` +
+          'scrub it first.',
+      )
     const face = polish ?? s.faces.find((one) => one.state === 'old-glue')
-    return face ? caution(`On side ${face.side} new glue is only as good as the old layer below it: scrape it bare.`) : null
+    return face
+      ? caution(`On side ${face.side} new glue is only as good as the old layer below it: scrape it bare.`)
+      : null
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const glazedSkin = rule(
   'glazed-skin',
   'Peel strip, scuffed against shiny.',
   'weak skin; lower true area',
   (s) => {
-    const face = s.faces.find((one) => one.state === 'glazed') ?? someFace(s, (m, one) => isAnyOf('leather-coated', 'rubber-sole')(m) && one.state !== 'sanded')
+    const face =
+      s.faces.find((one) => one.state === 'glazed') ??
+      someFace(s, (m, one) => isAnyOf('leather-coated', 'rubber-sole')(m) && one.state !== 'sanded')
     return face ? caution(`The shiny skin or coating of side ${face.side} gives no key: scuff it matt.`) : null
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const dirtyFace = rule(
   'dirty-face',
@@ -108,10 +134,15 @@ const dirtyFace = rule(
   (s) => {
     const dirty = s.faces.find((one) => one.state === 'greasy' || one.state === 'dusty')
     const face = dirty ?? withTrait(s, 'mould-fresh')
-    return face ? caution(`Side ${face.side} is ${dirty ? face.state : 'fresh from the mould, oily or not wiped'}: glue sticks to the dirt and the dirt to nothing. Clean, sand, clean again.`) : null
+    return face
+      ? caution(
+          `Side ${face.side} is ${dirty ? face.state : 'fresh from the mould, oily or not wiped'}: glue sticks ` +
+            'to the dirt and the dirt to nothing. Clean, sand, clean again.',
+        )
+      : null
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const whichSide = rule(
   'which-side',
@@ -122,13 +153,22 @@ const whichSide = rule(
     const fuses = isFamilyOf(s, 'heat-fuse')
     return worseOf(s, (face, m) => {
       if (!twoSided(m)) return null
-      if (fuses) return face.state === 'textured-side' ? caution(`Side ${face.side} is the textured one: it fuses on the smooth, tacky side.`) : note('It fuses on the smooth, tacky side.')
-      if (face.state === 'smooth-side') return caution(`You glue the smooth side of ${called(face)}: cloth or fibre backs and scuffed textured sides hold far better.`)
-      return face.state === null ? note(`The two sides of ${called(face)} bond very differently: say which one is glued.`) : null
+      if (fuses)
+        return face.state === 'textured-side'
+          ? caution(`Side ${face.side} is the textured one: it fuses on the smooth, tacky side.`)
+          : note('It fuses on the smooth, tacky side.')
+      if (face.state === 'smooth-side')
+        return caution(
+          `You glue the smooth side of ${called(face)}: cloth or fibre backs and scuffed textured sides hold ` +
+            'far better.',
+        )
+      return face.state === null
+        ? note(`The two sides of ${called(face)} bond very differently: say which one is glued.`)
+        : null
     })
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const resinPrintNotCured = rule(
   'resin-print-not-cured',
@@ -136,11 +176,14 @@ const resinPrintNotCured = rule(
   'monomer layer',
   (s) => {
     const face = withTrait(s, 'uncured', isAnyOf('print-resin'))
-    if (face) return block(`Wet resin on side ${face.side} stops the bond and harms skin: wash, dry and post-cure it first.`)
-    return someFace(s, isAnyOf('print-resin')) ? note('Only on a washed, post-cured print: wet resin stops the bond.') : null
+    if (face)
+      return block(`Wet resin on side ${face.side} stops the bond and harms skin: wash, dry and post-cure it first.`)
+    return someFace(s, isAnyOf('print-resin'))
+      ? note('Only on a washed, post-cured print: wet resin stops the bond.')
+      : null
   },
   HARM,
-) // prettier-ignore
+)
 
 const printLayersSplit = rule(
   'print-layers-split',
@@ -148,12 +191,21 @@ const printLayersSplit = rule(
   'interlayer strength near half of in-plane',
   (s) => {
     const face = withTrait(s, 'across-layers', isPrint)
-    if (face) return caution(`The print of side ${face.side} may split between its layers before the joint fails: add a pin or a patch, or turn the print.`)
-    return s.loads?.some((load) => load === 'tension' || load === 'bend') && someFace(s, isPrint) ? note('Pulled across its layers a print may split before the joint: say which way it is printed.') : null
+    if (face)
+      return caution(
+        `The print of side ${face.side} may split between its layers before the joint fails: add a pin or a ` +
+          'patch, or turn the print.',
+      )
+    return s.loads?.some((load) => load === 'tension' || load === 'bend') && someFace(s, isPrint)
+      ? note('Pulled across its layers a print may split before the joint: say which way it is printed.')
+      : null
   },
-) // prettier-ignore
+)
 
-/** Shares of the best that a pair can give, below which a glue hardly counts as holding; hard pairs give so much that a MPa is enough. */
+/**
+ * Shares of the best that a pair can give, below which a glue hardly counts as holding; hard pairs give so much that a
+ * MPa is enough.
+ */
 const HARDLY = { any: 0.06, belowOneMPa: 0.1, peel: 0.17 }
 const weakGrip = rule(
   'weak-grip',
@@ -167,17 +219,32 @@ const weakGrip = rule(
     if (!here) return null
     const share = here.mpa / here.bestMPa
     // Paper and card weigh little: a dot or a tape that is not peeled holds them.
-    const light = isPressure(s.family) && someFace(s, isPaper) && !s.loads.some((load) => ['peel', 'flex', 'impact', 'steady', 'cleavage'].includes(load))
+    const light =
+      isPressure(s.family) &&
+      someFace(s, isPaper) &&
+      !s.loads.some((load) => ['peel', 'flex', 'impact', 'steady', 'cleavage'].includes(load))
     if (light) return null
     // A rubbery seal holds by its area: half a MPa between hard faces is what it is chosen for.
-    const seal = s.family.flex === 'elastic' && s.family.form === 'paste' && bothFaces(s, (m) => m.group === 'hard' || m.group === 'wood')
-    if (share < HARDLY.any || (share < HARDLY.belowOneMPa && here.mpa < 1 && !seal)) return caution(`It hardly grips here: about ${here.mpa.toPrecision(2)} MPa, where the best for this pair give ${here.bestMPa.toPrecision(2)}.`)
+    const seal =
+      s.family.flex === 'elastic' &&
+      s.family.form === 'paste' &&
+      bothFaces(s, (m) => m.group === 'hard' || m.group === 'wood')
+    if (share < HARDLY.any || (share < HARDLY.belowOneMPa && here.mpa < 1 && !seal))
+      return caution(
+        `It hardly grips here: about ${here.mpa.toPrecision(2)} MPa, where the best for this pair give ` +
+          `${here.bestMPa.toPrecision(2)}.`,
+      )
     // Where paper is peeled it tears within the sheet, at less than water-borne glue holds.
     if (s.family.mechanism === 'evaporate-water' && someFace(s, isPaper)) return null
-    return s.loads.includes('peel') && here.peel / here.bestPeel < HARDLY.peel ? caution(`It peels off easily here: about ${here.peel.toPrecision(2)} N/mm, where the best for this pair give ${here.bestPeel.toPrecision(2)}.`) : null
+    return s.loads.includes('peel') && here.peel / here.bestPeel < HARDLY.peel
+      ? caution(
+          `It peels off easily here: about ${here.peel.toPrecision(2)} N/mm, where the best for this pair give ` +
+            `${here.bestPeel.toPrecision(2)}.`,
+        )
+      : null
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 /** Acrylic-rich pastes grip dense faces by themselves; textile glue takes on foam that is cut or sanded. */
 const gripsOneSideOnly = rule(
@@ -185,17 +252,23 @@ const gripsOneSideOnly = rule(
   'Pull one open by hand: a clean skin of glue on the sealed side.',
   'mechanical key on one side, none on the other',
   (s) => {
-    if (!needs(s, 'porous-face') || isFamilyOf(s, 'acrylic-paste', 'construction-water', 'construction-solvent')) return null
+    if (!needs(s, 'porous-face') || isFamilyOf(s, 'acrylic-paste', 'construction-water', 'construction-solvent'))
+      return null
     const porous = someFace(s, (m) => m.porosity >= 0.3)
-    const sealed = someFace(s, (m) => m.porosity <= 0.1 && !styreneFoam(m) && !(m.group === 'foam' && isFamilyOf(s, 'fabric-glue')))
+    const sealed = someFace(
+      s,
+      (m) => m.porosity <= 0.1 && !styreneFoam(m) && !(m.group === 'foam' && isFamilyOf(s, 'fabric-glue')),
+    )
     if (!porous || !sealed) return null
     // Sealed in between two coats it holds paper and thin cloth on glass, plastic and foam that nothing pulls at.
-    const light = isAnyOf('paper')(porous.material!) || (isFamilyOf(s, 'decoupage-medium') && (isPaper(porous.material!) || isTextile(porous.material!)))
+    const light =
+      isAnyOf('paper')(porous.material!) ||
+      (isFamilyOf(s, 'decoupage-medium') && (isPaper(porous.material!) || isTextile(porous.material!)))
     const text = `It soaks into ${called(porous)} but only lies on ${called(sealed)}, and lets go there first.`
     return light || !s.loads?.length ? note(text) : caution(text)
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const paperGlueElsewhere = rule(
   'paper-glue-elsewhere',
@@ -204,13 +277,21 @@ const paperGlueElsewhere = rule(
   (s) => {
     const cloth = (m: MaterialClass) => isTextile(m) && !isAnyOf('webbing', 'hook-loop', 'felt')(m)
     const sheet = isPaper
-    const made = { 'glue-stick': sheet, 'starch-paste': (m: MaterialClass) => sheet(m) || cloth(m) || m.id === 'leather', 'decoupage-medium': (m: MaterialClass) => sheet(m) || cloth(m) }[s.family.id]
+    const made = {
+      'glue-stick': sheet,
+      'starch-paste': (m: MaterialClass) => sheet(m) || cloth(m) || m.id === 'leather',
+      'decoupage-medium': (m: MaterialClass) => sheet(m) || cloth(m),
+    }[s.family.id]
     if (!made || !bothFaces(s, (m) => !made(m))) return null
     const [a, b] = s.faces
-    return caution(`It is made for ${s.family.id === 'decoupage-medium' ? 'paper and thin cloth laid on something' : 'paper and card'}, and carries little between ${called(a)} and ${called(b)}.`)
+    return caution(
+      'It is made for ' +
+        `${s.family.id === 'decoupage-medium' ? 'paper and thin cloth laid on something' : 'paper and card'}, ` +
+        `and carries little between ${called(a)} and ${called(b)}.`,
+    )
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 const touchesTipsOnly = rule(
   'tape-on-fibres',
@@ -218,13 +299,29 @@ const touchesTipsOnly = rule(
   'a film touches only the tips of a nap or open cell',
   (s) => {
     const face = isPressure(s.family) ? someFace(s, (m) => m.porosity >= 0.8 && !isPaper(m)) : null
-    return face ? caution(`A sticky film touches only the tips of ${called(face)} and lifts off with fibre or dust.`) : null
+    return face
+      ? caution(`A sticky film touches only the tips of ${called(face)} and lifts off with fibre or dust.`)
+      : null
   },
   BY_PULL,
-) // prettier-ignore
+)
 
 /** What a face lets stick to it. */
 export const surfaceRules: Rule[] = [
-  lowEnergyPlain, lowEnergyFit, nonStickSurface, hotGlueOnDenseSmooth, waterGlueOnSealedFaces, paintIsWeakLayer, oldGlueLeft, glazedSkin,
-  dirtyFace, whichSide, resinPrintNotCured, printLayersSplit, gripsOneSideOnly, paperGlueElsewhere, touchesTipsOnly, weakGrip,
-] // prettier-ignore
+  lowEnergyPlain,
+  lowEnergyFit,
+  nonStickSurface,
+  hotGlueOnDenseSmooth,
+  waterGlueOnSealedFaces,
+  paintIsWeakLayer,
+  oldGlueLeft,
+  glazedSkin,
+  dirtyFace,
+  whichSide,
+  resinPrintNotCured,
+  printLayersSplit,
+  gripsOneSideOnly,
+  paperGlueElsewhere,
+  touchesTipsOnly,
+  weakGrip,
+]

@@ -1,6 +1,6 @@
 /**
- * The strength model by plain brute force, for tests and the benchmark: a dense even grid over ln σ and μ, every reading at
- * every node. Shares no code with the product; Φ comes from a power series and a continued fraction.
+ * The strength model by plain brute force, for tests and the benchmark: a dense even grid over ln σ and μ, every
+ * reading at every node. Shares no code with the product; Φ comes from a power series and a continued fraction.
  */
 type Reading = { procedure: string } & (
   | { kind: 'exact'; value: number }
@@ -58,14 +58,19 @@ export interface Grid {
   muSteps: number
 }
 
-/** Quantiles and probabilities on the grid. `density[k][g][j]` is normalised for each σ; `weight[k]` is σ's posterior. */
+/**
+ * Quantiles and probabilities on the grid. `density[k][g][j]` is normalised for each σ; `weight[k]` is σ's posterior.
+ */
 export function bruteForce(readings: readonly Reading[], grid: Grid) {
   const names = [...new Set(readings.map((r) => r.procedure))]
   const mid = (r: Reading) =>
-    r.kind === 'exact' ? Math.log(r.value)
-    : r.kind === 'atLeast' ? Math.log(r.low)
-    : r.kind === 'atMost' || r.low === 0 ? Math.log(r.high)
-    : 0.5 * (Math.log(r.low) + Math.log(r.high)) // prettier-ignore
+    r.kind === 'exact'
+      ? Math.log(r.value)
+      : r.kind === 'atLeast'
+        ? Math.log(r.low)
+        : r.kind === 'atMost' || r.low === 0
+          ? Math.log(r.high)
+          : 0.5 * (Math.log(r.low) + Math.log(r.high))
   const m0 = readings.reduce((sum, r) => sum + mid(r), 0) / readings.length
   const ds = (grid.sTo - grid.sFrom) / grid.sSteps
   const dm = (grid.muTo - grid.muFrom) / grid.muSteps
@@ -162,7 +167,13 @@ export function bruteForce(readings: readonly Reading[], grid: Grid) {
           for (let j = 0; j < size; j++) sum[i - j + size - 1]! += left * density[k]![b]![j]!
         }
       })
-      return Math.exp(quantile(Array.from(sum, (_, i) => (i - size + 1) * dm), Array.from(sum), p)) // prettier-ignore
+      return Math.exp(
+        quantile(
+          Array.from(sum, (_, i) => (i - size + 1) * dm),
+          Array.from(sum),
+          p,
+        ),
+      )
     },
   }
 }

@@ -1,12 +1,22 @@
 <script setup lang="ts">
 // Ways to find out what a face is like, for a maker who does not know.
 const ways = [
-  ['Water drop', 'It stays round: greasy, glazed, waxed or slippery plastic. It spreads: clean. It sinks in: raw and porous.'],
-  ['Clear tape', 'Pressed on and pulled: dust or fluff on it means dusty; paint on it means the paint is the weak layer.'],
+  [
+    'Water drop',
+    'It stays round: greasy, glazed, waxed or slippery plastic. It spreads: clean. It sinks in: raw and porous.',
+  ],
+  [
+    'Clear tape',
+    'Pressed on and pulled: dust or fluff on it means dusty; paint on it means the paint is the weak layer.',
+  ],
   ['Scratch', 'A fingernail or pin: a skin that lifts is glaze, coating or paint; powder is sanded or raw.'],
-  ['Swab', 'A white cloth, damp: colour on it is paint or dye; with isopropanol, a dull smear is old glue or polish (not on clear plastic).'],
+  [
+    'Swab',
+    'A white cloth, damp: colour on it is paint or dye; with isopropanol, a dull smear is old glue or polish ' +
+      '(not on clear plastic).',
+  ],
   ['Light', 'Hold it flat to a lamp: a mirror-like sheen is glaze; dull is sanded or cut.'],
-] // prettier-ignore
+]
 </script>
 
 <template>

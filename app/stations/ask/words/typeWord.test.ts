@@ -57,7 +57,14 @@ describe('words of the sentence that are numbers', () => {
           continue
         }
         expect(String(value), text).not.toMatch(/e|NaN|Infinity/)
-        const record = { id: 'j', build: 'b', code: 'H1', name: 'x', createdAt: 0, brief: withWord(key, value / (def.scale ?? 1)) } // prettier-ignore
+        const record = {
+          id: 'j',
+          build: 'b',
+          code: 'H1',
+          name: 'x',
+          createdAt: 0,
+          brief: withWord(key, value / (def.scale ?? 1)),
+        }
         const result = jointSchema.safeParse(record)
         expect(result.success, `${key} “${text.slice(0, 30)}” became ${value}, which the record refuses`).toBe(true)
       }

@@ -12,7 +12,11 @@ const props = defineProps<{ view: JointView }>()
 const bench = useBench()
 const ROWS = 16
 const inOrder = computed(() => [...props.view.coupons].sort((x, y) => x.glueAt - y.glueAt))
-const pages = computed(() => Array.from({ length: Math.ceil(inOrder.value.length / ROWS) }, (_, i) => inOrder.value.slice(i * ROWS, (i + 1) * ROWS))) // prettier-ignore
+const pages = computed(() =>
+  Array.from({ length: Math.ceil(inOrder.value.length / ROWS) }, (_, i) =>
+    inOrder.value.slice(i * ROWS, (i + 1) * ROWS),
+  ),
+)
 const procedureOf = (coupon: Coupon) => props.view.procedures.find(({ id }) => id === coupon.procedure)
 const arm = (coupon: Coupon) => armOf(props.view.round!, coupon)
 const closing = (coupon: Coupon) => {

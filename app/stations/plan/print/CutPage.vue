@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import type { NestedSheet } from '../../../../core/coupons/nest'
 import { PAGE, type Tile } from '../../../../core/formats/tiles'
 
-/** One page of a cut list at true size: A4 with margins of 10 mm, a head with the scale bar, and its part of the sheet. */
+/**
+ * One page of a cut list at true size: A4 with margins of 10 mm, a head with the scale bar, and its part of the sheet.
+ */
 const props = defineProps<{ sheet: NestedSheet; tile: Tile; title: string; grain: boolean }>()
 const HEAD = 22
 const part = computed(() => `${props.tile.xMm} ${props.tile.yMm} ${props.tile.widthMm} ${props.tile.heightMm}`)

@@ -43,7 +43,12 @@ interface OfSide {
 const sides = computed((): OfSide[] =>
   (['a', 'b'] as const).map((side) => {
     const material = props.view[side]
-    return { side, material, grain: GRAINED.has(material?.cls.group ?? ''), offcuts: material ? bench.of('offcut', material.id) : [] } // prettier-ignore
+    return {
+      side,
+      material,
+      grain: GRAINED.has(material?.cls.group ?? ''),
+      offcuts: material ? bench.of('offcut', material.id) : [],
+    }
   }),
 )
 const nested = computed(() =>
@@ -52,13 +57,25 @@ const nested = computed(() =>
     const own: Sheet[] = one.offcuts.map(({ widthMm, heightMm, count }) => ({ widthMm, heightMm, count }))
     const cut = sawn.has(one.material?.cls.group ?? '') ? kerf.value.mm : 0
     const tall = Math.max(usualSheet.heightMm, ...lines.map(({ lengthMm }) => lengthMm))
-    return { ...one, lines, nesting: nest(lines, [...own, { ...usualSheet, heightMm: tall, count: null }], cut, one.grain) } // prettier-ignore
+    return {
+      ...one,
+      lines,
+      nesting: nest(lines, [...own, { ...usualSheet, heightMm: tall, count: null }], cut, one.grain),
+    }
   }),
 )
 
 /** Pages on which nothing is to be cut are not printed. */
 const tilesWithPieces = (sheet: NestedSheet) =>
-  tilesOf(sheet.widthMm, sheet.heightMm).filter((tile) => sheet.pieces.some((p) => p.xMm < tile.xMm + tile.widthMm && p.xMm + p.widthMm > tile.xMm && p.yMm < tile.yMm + tile.heightMm && p.yMm + p.heightMm > tile.yMm)) // prettier-ignore
+  tilesOf(sheet.widthMm, sheet.heightMm).filter((tile) =>
+    sheet.pieces.some(
+      (p) =>
+        p.xMm < tile.xMm + tile.widthMm &&
+        p.xMm + p.widthMm > tile.xMm &&
+        p.yMm < tile.yMm + tile.heightMm &&
+        p.yMm + p.heightMm > tile.yMm,
+    ),
+  )
 
 const form = ref({ side: 'a' as 'a' | 'b', width: '', height: '', count: '1' })
 const problem = ref('')
@@ -82,9 +99,12 @@ async function addOffcut() {
 async function keepOffcut(material: KnownMaterial, sheet: Pick<Offcut, 'widthMm' | 'heightMm' | 'count'>) {
   const { widthMm, heightMm } = sheet
   const offcut = { id: newId(), material: material.id, ...sheet, note: '' }
-  if (await bench.write(`Offcut of ${material.name}, ${widthMm} × ${heightMm} mm`, [insert('offcut', offcut)], true)) Object.assign(form.value, { width: '', height: '', count: '1' }) // prettier-ignore
+  if (await bench.write(`Offcut of ${material.name}, ${widthMm} × ${heightMm} mm`, [insert('offcut', offcut)], true))
+    Object.assign(form.value, { width: '', height: '', count: '1' })
 }
 const drop = (offcut: Offcut) => bench.write('Offcut used up', [remove('offcut', offcut)], true)
+const titleOf = ({ side, material }: (typeof sides.value)[number]) =>
+  `${props.view.joint.code} side ${side.toUpperCase()}, ${material?.name ?? ''}`
 </script>
 
 <template>
@@ -123,7 +143,7 @@ const drop = (offcut: Offcut) => bench.write('Offcut used up', [remove('offcut',
           :key="`${tile.row} ${tile.column}`"
           :sheet="sheet"
           :tile="tile"
-          :title="`${view.joint.code} side ${one.side.toUpperCase()}, ${one.material?.name ?? ''}, sheet ${i + 1} of ${one.nesting.sheets.length}`"
+          :title="`${titleOf(one)}, sheet ${i + 1} of ${one.nesting.sheets.length}`"
           :grain="one.grain"
         />
       </template>

@@ -13,7 +13,10 @@ const coupon = computed(() => {
 // The modeller is loaded when it is asked for.
 async function save() {
   const { stlOfPair } = await import('../../../../core/coupons/stl')
-  saveBlob(`coupon-pair-${coupon.value.bondMm.toFixed(1)}mm.stl`, new Blob([stlOfPair(coupon.value) as BlobPart], { type: 'model/stl' })) // prettier-ignore
+  saveBlob(
+    `coupon-pair-${coupon.value.bondMm.toFixed(1)}mm.stl`,
+    new Blob([stlOfPair(coupon.value) as BlobPart], { type: 'model/stl' }),
+  )
 }
 const mm = (n: number) => `${+n.toFixed(1)} mm`
 </script>
