@@ -6,9 +6,46 @@ const onlyTo = (name, from, to) => ({
   from: { path: `^${from}/` },
   to: { path: '^(app|server|cli|demo|core|e2e|scripts)/', pathNot: `^(${to})/` },
 })
+
+/** The order of core's folders (docs/structure.md): each imports only itself and those that stand before it. */
+const coreOrder = [
+  'quantities',
+  'knowledge',
+  'records',
+  'readings',
+  'statistics',
+  'loads',
+  'costs',
+  'coupons',
+  'situation',
+  'care',
+  'evidence',
+  'screening',
+  'planning',
+  'choice',
+  'formats',
+]
+const tests = '(\\.test\\.ts$|__tests__/)'
+const inOrder = coreOrder.map((folder, at) => ({
+  name: `core-order-${folder}`,
+  severity: 'error',
+  comment: `core/${folder} may import only core's errors and ${coreOrder.slice(0, at).join(', ') || 'itself'}`,
+  from: { path: `^core/${folder}/`, pathNot: tests },
+  to: { path: '^core/.+/', pathNot: `^core/(${coreOrder.slice(0, at + 1).join('|')})/` },
+}))
+const everyFolderHasItsPlace = {
+  name: 'core-folder-without-place',
+  severity: 'error',
+  comment: 'a folder of core that is not in its order imports what it likes: give it its place',
+  from: { path: '^core/([^/]+)/', pathNot: `^core/(${coreOrder.join('|')})/` },
+  to: {},
+}
+
 module.exports = {
   forbidden: [
     onlyTo('core-stands-alone', 'core', 'core'),
+    ...inOrder,
+    everyFolderHasItsPlace,
     onlyTo('demo-knows-core', 'demo', 'demo|core'),
     onlyTo('cli-knows-core', 'cli', 'cli|demo|core'),
     onlyTo('server-knows-core', 'server', 'server|demo|core'),
@@ -17,7 +54,7 @@ module.exports = {
       name: 'core-has-no-interface-code',
       severity: 'error',
       comment: 'core is pure: no Vue, no browser, no Node module; its packages are zod, a packer and a solid modeller',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/', pathNot: tests },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core'],
         pathNot: 'node_modules/(zod|maxrects-packer|@jscad/modeling)',

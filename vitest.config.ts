@@ -5,7 +5,7 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   plugins: [vue(), vuetify()],
   test: {
-    include: ['{core,cli,demo,app,server}/**/*.test.ts'],
+    include: ['{core,cli,demo,app,server,scripts}/**/*.test.ts'],
     // A loaded machine is slow, not wrong.
     testTimeout: 120_000,
     hookTimeout: 300_000,

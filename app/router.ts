@@ -6,7 +6,7 @@ export const routes: RouteRecordRaw[] = [
   { path: '/', name: 'start', component: StartPage, meta: { title: 'The build at a glance' } },
   {
     path: '/joint/:joint',
-    component: () => import('./stations/JointFrame.vue'),
+    component: () => import('./stations/joint/JointFrame.vue'),
     props: true,
     children: [
       { path: '', redirect: { name: 'ask' } },

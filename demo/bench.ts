@@ -2,10 +2,11 @@ import { marginOf } from '../core/choice/margin'
 import { familyOf } from '../core/knowledge/families'
 import { materialClassOf } from '../core/knowledge/materials'
 import { curedFrom, stampsFor, tasksOf } from '../core/planning/gluing'
-import { couponLabel, glueOrder, pullOrder } from '../core/planning/order'
+import { couponsOf } from '../core/planning/coupons'
+import { newArm } from '../core/planning/newArm'
 import { seededRandom, type Random } from '../core/planning/random'
-import { timesOf, usualSteps } from '../core/planning/steps'
-import { requiredStrength } from '../core/choice/requirement'
+import { timesOf } from '../core/situation/label'
+import { usualSteps } from '../core/planning/steps'
 import { interpret } from '../core/readings/interpret'
 import { STANDARD_GRAVITY } from '../core/quantities/units'
 import { emptyBench } from '../core/records/bench'
@@ -14,7 +15,7 @@ import type { Raw, Reading } from '../core/records/reading'
 import type { Coupon, Procedure, Round } from '../core/records/round'
 import { noTables, type Tables } from '../core/records/tables'
 import { analyse } from '../core/statistics/analyse'
-import { testKinds } from '../core/readings/tests'
+import { testKinds } from '../core/knowledge/testKinds'
 import { build, glues, houseRules, joints, offcuts, ownMaterials, type DemoJoint } from './scenario'
 import { simulatePull } from './simulator'
 
@@ -127,7 +128,6 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
   tables.procedure.push(...procedures)
   if (!scene.round) return
   const gluedAt = now - scene.gluedHoursAgo * HOUR
-  const limit = requiredStrength(joint.brief, scene.round.test)
   const round: Round = {
     id: `${id}-r1`,
     joint: id,
@@ -136,56 +136,26 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
     blocks: scene.round.blocks,
     seed: scene.round.seed,
     order: 'shuffled',
-    arms: [
-      {
-        id: 'a1',
-        test: scene.round.test,
-        exposure: null,
-        size: scene.round.size,
-        passLimit: limit === null ? null : Number(limit.toPrecision(3)),
-        passSetAt: gluedAt - HOUR,
-        lateChanges: [],
-      },
-    ],
+    arms: [{ ...newArm(joint.brief, 'a1', scene.round.test, gluedAt - HOUR), size: scene.round.size }],
     control: procedures[0]!.id,
     hunch: null,
     weights: null,
     plannedAt: gluedAt - HOUR,
   }
   tables.round.push(round)
-  const coupons = glueUp(couponsOf(joint, round, procedures), procedures, gluedAt, now, random)
+  const coupons = glueUp(
+    couponsOf(joint.code, round, procedures, (label) => label.toLowerCase()),
+    procedures,
+    gluedAt,
+    now,
+    random,
+  )
   tables.coupon.push(...coupons)
   if (scene.state === 'gluing') return
   const readings = pullAll(scene, round, coupons, procedures, [a.id, b.id], now, random)
   tables.reading.push(...readings)
   if (scene.state === 'decided')
     tables.decision.push(decide(joint, round, procedures, coupons, readings, scene.reason ?? ''))
-}
-
-function couponsOf(joint: Joint, round: Round, procedures: readonly Procedure[]): Coupon[] {
-  const order = glueOrder(
-    procedures.map(({ letter }) => letter),
-    round.blocks,
-    round.seed,
-  )
-  const pulls = pullOrder([...order.keys()], round.seed)
-  return order.map(({ letter, block }, i) => {
-    const label = couponLabel(joint.code, letter, block)
-    const procedure = procedures.find((one) => one.letter === letter)!.id
-    return {
-      id: label.toLowerCase(),
-      round: round.id,
-      arm: round.arms[0]!.id,
-      procedure,
-      block,
-      label,
-      glueAt: i,
-      pullAt: pulls.indexOf(i),
-      size: {},
-      stamps: [],
-      deviations: [],
-    }
-  })
 }
 
 /** Works through the tasks as the app shows them, a step after the other, until all are glued or now is reached. */

@@ -1,7 +1,6 @@
 import type { Brief } from '../core/records/joint'
 import type { Adhesive } from '../core/records/shelf'
-import type { CouponSize } from '../core/readings/strength'
-import type { TestId } from '../core/readings/tests'
+import type { CouponSize, TestId } from '../core/knowledge/testKinds'
 
 /**
  * A village winter lantern parade and its giant walking heron. Products and people are made up; no brand, no real name.

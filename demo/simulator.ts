@@ -2,8 +2,7 @@ import { normalDraw, type Random } from '../core/planning/random'
 import { materialClassOf } from '../core/knowledge/materials'
 import { typicalPairStrength } from '../core/knowledge/strengths'
 import type { FailurePlaces } from '../core/readings/datum'
-import type { CouponSize } from '../core/readings/strength'
-import { testKinds, type TestId } from '../core/readings/tests'
+import { formulaOf, type CouponSize, type TestId, testKinds } from '../core/knowledge/testKinds'
 
 /** What is pulled in the simulation: a pair, a family, a test. */
 export interface SimulatedCoupon {
@@ -44,9 +43,9 @@ function shared(main: keyof FailurePlaces, beside: keyof FailurePlaces, random: 
  */
 export function simulatePull(coupon: SimulatedCoupon, random: Random): SimulatedPull | null {
   const typical = typicalPairStrength(coupon.a, coupon.b, coupon.family)
-  const { force } = testKinds[coupon.test]
-  if (!typical || force === null) return null
-  const peels = force === 'peel' || force === 'cleavage'
+  const formula = formulaOf(coupon.test)
+  if (!typical || !formula) return null
+  const peels = formula.unit === 'N/mm'
   const { strength, weaker } = typical
   const bond = (peels ? strength.peelNPerMm : strength.bondMPa) * Math.exp(strength.cv * normalDraw(random))
   const carries =
@@ -54,7 +53,8 @@ export function simulatePull(coupon: SimulatedCoupon, random: Random): Simulated
   const tears = strength.failure === 'substrate' && bond > carries
   const per = tears ? carries : bond
   const width = coupon.size.widthMm ?? 25
-  const forceN = per * (peels ? width : (coupon.size.areaMm2 ?? width * (coupon.size.overlapMm ?? 12)))
+  // Strength is proportional to the load: the load that makes this strength.
+  const forceN = per / formula.strength(1, { ...testKinds[coupon.test].sizes, ...coupon.size })
   const strips = peels
     ? []
     : ([

@@ -14,8 +14,8 @@ const number = (text) => (text === '' || text === undefined ? null : Number(text
 const lists = new Set(['needs', 'attacks', 'hazards', 'sensitiveTo'])
 const numeric = new Set(
   (
-    'waitMinS waitMaxS openS holdS handlingS fullS gapMaxMm serviceMinC serviceMaxC expands spreadGm2 densityGml ' +
-    'packSize packPrice potLifeS shelfUnopenedMonths shelfOpenedDays porosity surfaceEnergyMNm softensC tensileMPa tearNPerMm ' +
+    'waitMinS waitMaxS openS holdS handlingS fullS gapMaxMm serviceMinC serviceMaxC expands spreadGm2 ' +
+    'densityGml packSize packPrice potLifeS shelfUnopenedMonths shelfOpenedDays porosity surfaceEnergyMNm softensC tensileMPa tearNPerMm ' +
     'modulusMPa typicalThicknessMm'
   ).split(' '),
 )

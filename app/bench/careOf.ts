@@ -1,6 +1,6 @@
 import type { WetGlue } from '../../core/care/heat'
 import { careFor, type Care } from '../../core/care/care'
-import { situationOf } from '../../core/screening/situation'
+import { situationOf } from '../../core/situation/situation'
 import type { Procedure } from '../../core/records/round'
 import { familyTimes, type JointView } from './jointView'
 import type { useBench } from './store'

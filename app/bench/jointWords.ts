@@ -1,4 +1,4 @@
-import { requiredLoad } from '../../core/choice/requirement'
+import { requiredLoad } from '../../core/loads/requirement'
 import { geometryWords, loadWords } from '../../core/knowledge/vocabulary'
 import { curingAt, type Station } from '../../core/planning/progress'
 import { figure, lasting, plural } from '../look/figures'

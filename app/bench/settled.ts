@@ -1,7 +1,7 @@
 import type { Datum, LeftOut, WhyLeftOut } from '../../core/readings/datum'
 import { gradeWords } from '../../core/readings/grades'
 import { interpret, type Interpreted } from '../../core/readings/interpret'
-import { testKinds, type TestId } from '../../core/readings/tests'
+import { testKinds, type TestId } from '../../core/knowledge/testKinds'
 import type { Reading } from '../../core/records/reading'
 import { figure } from '../look/figures'
 import type { Tone } from '../look/VerdictMark.vue'

@@ -1,30 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { PEEL_BOND_MM, piecesOf } from '../../core/coupons/pieces'
-import type { CouponSize } from '../../core/readings/strength'
-import { testKinds, type TestId } from '../../core/readings/tests'
+import { piecesOf } from '../../core/coupons/pieces'
+import { type CouponSize, type TestId, testKinds } from '../../core/knowledge/testKinds'
 import type { Hatch } from './seam/SeamDrawing.vue'
 
 /** A coupon seen from above, to scale, with its dimensions and a scale bar. */
 const props = defineProps<{ test: TestId; size: CouponSize; a: Hatch; b: Hatch }>()
 
 const round = (n: number) => +n.toFixed(1)
-/** How far the two pieces lie over each other along the pull, mm. */
-function bondLength(test: TestId, size: CouponSize): number {
-  if (test === 'lap-shear') return size.overlapMm ?? 12
-  if (test === 'tension') return Math.sqrt(size.areaMm2 ?? 400)
-  if (testKinds[test].force === 'peel') return PEEL_BOND_MM
-  if (test === 'cleavage' || test === 'drop') return 25
-  return test === 'bend' || test === 'flex' ? 80 : 0
-}
 const plan = computed(() => {
-  const [one, two] = piecesOf(props.test, props.size)
-  const bond = Math.min(bondLength(props.test, props.size), one!.lengthMm)
-  const spot = props.test === 'tension'
-  const total = spot ? one!.lengthMm : one!.lengthMm + two!.lengthMm - bond
-  const wide = Math.max(one!.widthMm, two!.widthMm)
+  const [a, b] = piecesOf(props.test, props.size)
+  const { bondLengthMm, spot = false } = testKinds[props.test]
+  const bond = Math.min(bondLengthMm(props.size), a.lengthMm)
+  const total = spot ? a.lengthMm : a.lengthMm + b.lengthMm - bond
+  const wide = Math.max(a.widthMm, b.widthMm)
   const margin = Math.max(9, total * 0.09)
-  return { a: one!, b: two!, bond, total, wide, margin, from: spot ? 0 : one!.lengthMm - bond, spot }
+  return { a, b, bond, total, wide, margin, from: spot ? 0 : a.lengthMm - bond, spot }
 })
 const text = computed(() => plan.value.total / 17)
 const box = computed(() => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { PULLS_NEEDED, grips, quantileType7, type Grip } from '../../core/readings/hands'
+import { grips, type Grip } from '../../core/knowledge/rungs'
+import { PULLS_NEEDED, quantileType7 } from '../../core/readings/hands'
 import { parseQuantity } from '../../core/quantities/parse'
 import { sayError } from '../../core/messages'
 import { update } from '../../core/records/entry'

@@ -10,7 +10,14 @@ export function workerHere() {
         else if (answer.kind === 'failed') reject(new Error(JSON.stringify(answer.error)))
       })
     })
-  return { benchWorker: () => ({ analyse: ask('analyse'), openWords: ask('openWords'), copy: async () => true }) }
+  return {
+    benchWorker: () => ({
+      analyse: ask('analyse'),
+      openWords: ask('openWords'),
+      evidence: ask('evidence'),
+      copy: async () => true,
+    }),
+  }
 }
 
 /** Charts need a real browser; all that is computed for them is computed all the same. */

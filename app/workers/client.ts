@@ -42,6 +42,10 @@ export class WorkerClient {
     return this.ask('openWords', input, options)
   }
 
+  evidence(input: Tasks['evidence']['input'], options: AskOptions = {}): Promise<Tasks['evidence']['result']> {
+    return this.ask('evidence', input, options)
+  }
+
   copy(input: Tasks['copy']['input'], options: AskOptions = {}): Promise<Tasks['copy']['result']> {
     return this.ask('copy', input, options)
   }

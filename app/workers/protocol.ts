@@ -1,9 +1,10 @@
 import { CodedError, type ErrorCode } from '../../core/errors'
 import { copyBench } from '../bench/copyBench'
+import { ownEvidence, type EvidenceTables, type PairEvidence } from '../../core/evidence/pairEvidence'
 import { materialClassOf } from '../../core/knowledge/materials'
 import type { Brief } from '../../core/records/joint'
 import { openWordsByEffect, type OpenWord } from '../../core/screening/openWords'
-import type { Around } from '../../core/screening/situation'
+import type { Around } from '../../core/situation/situation'
 import { analyse, type Analysis, type AnalysisInput } from '../../core/statistics/analyse'
 
 /** The brief with its material classes, plain: it goes to another thread. */
@@ -12,6 +13,12 @@ export interface OpenWordsInput {
   a: string | null
   b: string | null
   room: Around['room']
+}
+
+/** The records of the joints whose pulls are looked through, and the class of each material in them. */
+export interface EvidenceInput {
+  tables: EvidenceTables
+  classes: Record<string, string | null>
 }
 
 /** Which bench gets its second copy brought up to date. */
@@ -25,6 +32,7 @@ export interface CopyInput {
 export interface Tasks {
   analyse: { input: AnalysisInput; result: Analysis }
   openWords: { input: OpenWordsInput; result: OpenWord[] }
+  evidence: { input: EvidenceInput; result: PairEvidence[] }
   /** whether the browser took the copy */
   copy: { input: CopyInput; result: boolean }
 }
@@ -52,6 +60,10 @@ function work(request: Request, onProgress: (done: number) => void): Result | Pr
     case 'openWords': {
       const { brief, a, b, room } = request.input
       return openWordsByEffect(brief, classOf(a), classOf(b), undefined, { room })
+    }
+    case 'evidence': {
+      const { tables, classes } = request.input
+      return ownEvidence(tables, (material) => classes[material] ?? null)
     }
     case 'copy':
       return copyBench(request.input)

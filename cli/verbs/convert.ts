@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { loadN, ways } from '../../core/readings/load'
-import { forceTests, strength, unitOf } from '../../core/readings/strength'
+import { forceTests } from '../../core/knowledge/testKinds'
+import { strength, unitOf } from '../../core/readings/strength'
 import { verb } from './verb'
 
 const optional = z.number().nullish()

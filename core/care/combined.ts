@@ -1,5 +1,5 @@
 import { isCyanoacrylate } from '../knowledge/families'
-import { called, someFace, type Situation } from '../screening/situation'
+import { called, someFace, type Situation } from '../situation/situation'
 
 interface Combination {
   id: string

@@ -5,7 +5,7 @@ import { analyse } from '../statistics/analyse'
 import type { ModelReading } from '../statistics/data'
 import { headline, passVerdict } from './headline'
 import { exposuresNamed, marginOf } from './margin'
-import { requiredLoad, requiredStrength } from './requirement'
+import { requiredLoad, requiredStrength } from '../loads/requirement'
 
 const brief = (patch: Partial<Brief>): Brief => ({ ...openBrief(), ...patch })
 const exact = (procedure: string, ...values: number[]): ModelReading[] =>

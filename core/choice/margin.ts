@@ -1,9 +1,8 @@
 import type { Family } from '../knowledge/families'
 import type { Brief } from '../records/joint'
 import type { Exposure } from '../records/round'
-import type { CouponSize } from '../readings/strength'
-import { testKinds, type TestId } from '../readings/tests'
-import { requiredLoad } from './requirement'
+import { type CouponSize, type TestId, testKinds } from '../knowledge/testKinds'
+import { requiredLoad } from '../loads/requirement'
 
 /**
  * A rigid glue's long overlap carries at its ends only: what counts is at most this many times the tested overlap
@@ -75,16 +74,15 @@ export function marginOf(
   met: readonly Exposure[] = [],
 ): Margin | null {
   const required = requiredLoad(brief)
-  const { force } = testKinds[test]
+  const { joint, endsCarry } = testKinds[test]
   if (!required || required.n === 0 || brief.widthMm === null) return null
   const notTested = exposuresNamed(brief, met)
   const result = (bondedSize: number, sizeUnit: Margin['sizeUnit'], capped: boolean): Margin => {
     const holdsN = weakLow * bondedSize
     return { holdsN, requiredN: required.n, times: holdsN / required.n, bondedSize, sizeUnit, capped, notTested }
   }
-  if (force === 'peel' || force === 'cleavage') return result(brief.widthMm, 'mm', false)
-  if ((force !== 'lap-shear' && force !== 'tension') || brief.lengthMm === null) return null
-  const limit =
-    force === 'lap-shear' && family.flex === 'rigid' && tested.overlapMm ? OVERLAP_CAP * tested.overlapMm : Infinity
+  if (joint === 'width') return result(brief.widthMm, 'mm', false)
+  if (joint !== 'area' || brief.lengthMm === null) return null
+  const limit = endsCarry && family.flex === 'rigid' && tested.overlapMm ? OVERLAP_CAP * tested.overlapMm : Infinity
   return result(brief.widthMm * Math.min(brief.lengthMm, limit), 'mm²', brief.lengthMm > limit)
 }

@@ -1,4 +1,7 @@
-import { DAB_SHARE } from '../screening/rules/help'
+/**
+ * Share of the bonded area that dabs take (knowledge, tack-and-cure-pair: fixture strength from 5–10 % of the area).
+ */
+export const DAB_SHARE = 0.08
 
 /** Where the fast dabs of a tack-and-cure joint lie on its face, and what they cost. */
 export interface DabLayout {

@@ -1,13 +1,4 @@
-import type { CouponSize } from '../readings/strength'
-import type { TestId } from '../readings/tests'
-
-/** Lengths that no strength depends on: what a hook, a vice and a hand need. mm */
-export const GRIP_MM = 40
-export const PEEL_BOND_MM = 100
-export const PEEL_TAB_MM = 50
-/** A drop of glue, spread by itself. mm² */
-const SPOT_MM2 = 100
-const FLEX_MM = { width: 25, length: 80 }
+import { testKinds, type CouponSize, type TestId } from '../knowledge/testKinds'
 
 /** One piece of one side of a coupon: across and along the pull. */
 export interface Piece {
@@ -16,85 +7,16 @@ export interface Piece {
   lengthMm: number
 }
 
-const w = (size: CouponSize, usual = 25) => size.widthMm ?? usual
-
 /** Area that is glued on one coupon of a test, mm². */
-export function bondedAreaOf(test: TestId, size: CouponSize): number {
-  switch (test) {
-    case 'lap-shear':
-      return w(size) * (size.overlapMm ?? 12)
-    case 'tension':
-      return size.areaMm2 ?? 400
-    case 't-peel':
-    case 'peel-180':
-    case 'peel-90':
-      return w(size) * PEEL_BOND_MM
-    case 'cleavage':
-      return w(size) * 25
-    case 'torsion-round':
-    case 'snap-round':
-      return (Math.PI * (size.diameterMm ?? 10) ** 2) / 4
-    case 'torsion-ring':
-      return (Math.PI * ((size.diameterMm ?? 20) ** 2 - (size.innerDiameterMm ?? 14) ** 2)) / 4
-    case 'torsion-rect':
-    case 'snap-rect':
-      return w(size, 20) * (size.thicknessMm ?? 5)
-    case 'bend':
-    case 'flex':
-      return FLEX_MM.width * FLEX_MM.length
-    case 'drop':
-    case 'looks':
-      return w(size) * 25
-    case 'proof':
-      return w(size) * (size.overlapMm ?? 12)
-    case 'spot':
-      return SPOT_MM2
-    case 'work':
-      return 40 * 100
-  }
-}
+export const bondedAreaOf = (test: TestId, size: CouponSize): number => testKinds[test].bondedMm2(size)
 
-/** The pieces of one coupon: its bonded part, and what is held. */
-export function piecesOf(test: TestId, size: CouponSize): Piece[] {
-  const both = (widthMm: number, lengthMm: number): Piece[] => [
-    { side: 'a', widthMm, lengthMm },
-    { side: 'b', widthMm, lengthMm },
+/** The two pieces of one coupon: its bonded part, and what is held. */
+export function piecesOf(test: TestId, size: CouponSize): [Piece, Piece] {
+  const piece = testKinds[test].piece(size)
+  return [
+    { side: 'a', ...piece },
+    { side: 'b', ...piece },
   ]
-  switch (test) {
-    case 'lap-shear':
-      return both(w(size), (size.overlapMm ?? 12) + GRIP_MM)
-    case 'tension': {
-      const side = Math.max(20, Math.ceil(Math.sqrt(size.areaMm2 ?? 400)))
-      return both(side, side)
-    }
-    case 't-peel':
-    case 'peel-180':
-    case 'peel-90':
-      return both(w(size), PEEL_BOND_MM + PEEL_TAB_MM)
-    case 'cleavage':
-    case 'drop':
-      return both(w(size), 25 + GRIP_MM / 2)
-    case 'torsion-round':
-    case 'snap-round':
-      return both(size.diameterMm ?? 10, (size.spanMm ?? 80) / 2 + 10)
-    case 'torsion-ring':
-      return both(size.diameterMm ?? 20, 40)
-    case 'torsion-rect':
-      return both(w(size, 20), 50)
-    case 'snap-rect':
-      return both(w(size, 20), (size.spanMm ?? 80) / 2 + 10)
-    case 'bend':
-    case 'flex':
-      return both(FLEX_MM.width, FLEX_MM.length)
-    case 'proof':
-      return both(w(size), (size.overlapMm ?? 12) + GRIP_MM)
-    case 'spot':
-      return both(40, 40)
-    case 'work':
-      return both(40, 100)
-    case 'looks':
-      return both(25, 25)
-  }
 }
 
 /** Spares to cut: a tenth, at least one (methods.md 5). */

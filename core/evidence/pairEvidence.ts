@@ -1,12 +1,10 @@
-import { countingReadings } from '../readings/counting'
-import { interpret } from '../readings/interpret'
-import { testKinds, type TestId } from '../readings/tests'
-import { requiredStrength } from '../choice/requirement'
+import { testKinds, type TestId } from '../knowledge/testKinds'
+import { requiredStrength } from '../loads/requirement'
 import type { Brief, Joint, Side } from '../records/joint'
 import type { Reading } from '../records/reading'
 import type { Coupon, Procedure, Round } from '../records/round'
 import { analyse } from '../statistics/analyse'
-import type { ModelReading } from '../statistics/data'
+import { modelReadings } from './modelReadings'
 
 /** One side of a pair, by what a glue meets there. */
 export interface PairSide {
@@ -84,7 +82,7 @@ export function ownEvidence(tables: EvidenceTables, classOf: (material: string) 
               sides: [a, b],
               test: arm.test,
               pulls: pulled.length,
-              ...summed(readings, arm.test),
+              ...summed(pulled, readings, arm.test),
               unit: testKinds[arm.test].unit,
               limit: arm.passLimit,
               from: pulled.map((coupon) => coupon.label),
@@ -95,11 +93,16 @@ export function ownEvidence(tables: EvidenceTables, classOf: (material: string) 
   })
 }
 
-function summed(readings: readonly Reading[], test: TestId): Pick<PairEvidence, 'valid' | 'typical' | 'atLeast'> {
-  const model = countingReadings(readings).flatMap((reading): ModelReading[] => {
-    const { datum } = interpret(reading, test)
-    return datum.kind === 'leftOut' ? [] : [{ procedure: 'own', ...datum }]
-  })
+function summed(
+  coupons: readonly Coupon[],
+  readings: readonly Reading[],
+  test: TestId,
+): Pick<PairEvidence, 'valid' | 'typical' | 'atLeast'> {
+  const model = modelReadings(
+    test,
+    coupons.map(({ id }) => ({ id, procedure: 'own' })),
+    readings,
+  )
   if (!model.length) return { valid: 0, typical: null, atLeast: false }
   const own = analyse({ required: null, readings: model }).procedures[0]!
   const atLeast = model.every((datum) => datum.kind === 'atLeast')

@@ -1,9 +1,9 @@
-import { requiredStrength } from '../choice/requirement'
+import { requiredStrength } from '../loads/requirement'
 import { couponSize, expectedBond, type CouponTest } from '../coupons/size'
 import type { Family } from '../knowledge/families'
 import type { Brief } from '../records/joint'
 import type { Arm, Procedure, Round, Step, StepKind } from '../records/round'
-import { testKinds, type TestId } from '../readings/tests'
+import { formulaOf, testKinds, type TestId } from '../knowledge/testKinds'
 import { armWords } from './arms'
 
 /** What is planned, before there are coupons. */
@@ -97,7 +97,7 @@ const notShuffled: Check = ({ order }) =>
 
 const noPassLimit: Check = ({ arms }, { brief, now }) =>
   arms
-    .filter(({ passLimit, test }) => passLimit === null && testKinds[test].force !== null)
+    .filter(({ passLimit, test }) => passLimit === null && formulaOf(test) !== null)
     .map((arm) => {
       const limit = requiredStrength(brief, arm.test)
       const set = limit === null ? null : Number(limit.toPrecision(3))
@@ -319,7 +319,7 @@ function withStepsOf(one: Procedure, other: Procedure, kinds: readonly StepKind[
 }
 
 export const sizedTest = (test: TestId): CouponTest | null => {
-  const { force } = testKinds[test]
+  const force = formulaOf(test)?.id
   return force === 'lap-shear' || force === 'peel' || force === 'tension' ? force : null
 }
 

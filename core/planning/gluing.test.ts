@@ -5,7 +5,8 @@ import { openBrief } from '../records/joint'
 import type { Coupon, Procedure } from '../records/round'
 import { closedAt, curedFrom, stampsFor, taskOf, tasksOf } from './gluing'
 import { curingAt, openKeyWords, progressOf } from './progress'
-import { fullCureS, handsOnMinutes, timesOf, usualSteps, withStep } from './steps'
+import { timesOf } from '../situation/label'
+import { fullCureS, handsOnMinutes, usualSteps, withStep } from './steps'
 
 const MIN = 60_000
 const procedureOf = (family: string, letter = 'A'): Procedure => ({

@@ -1,14 +1,7 @@
 import type { Family } from '../knowledge/families'
 import type { MaterialClass } from '../knowledge/materials'
 import type { Helper } from '../knowledge/vocabulary'
-import type { Adhesive } from '../records/shelf'
 import type { Step, StepKind } from '../records/round'
-
-/** Times of a family with what the label says put over them; s at 20 °C and 50 % RH. */
-export function timesOf(family: Family, label: Adhesive['label'] = {}): Family {
-  const said = Object.fromEntries(Object.entries(label).filter(([, value]) => value !== undefined))
-  return { ...family, ...said }
-}
 
 const applyWords: Partial<Record<Family['form'], string>> = {
   thin: 'Wick it into the closed joint, or lay a thin film on one face',

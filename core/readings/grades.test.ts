@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { gradedKinds, gradeWords, worstGrades } from './grades'
+import { gradeWords, worstGrades } from './grades'
 import { interpret } from './interpret'
-import { testKinds, testsFor } from './tests'
+import { gradingOf, testIds, testKinds, testsFor } from '../knowledge/testKinds'
 
 describe('graded tests', () => {
   const grades = { melt: 2, cloud: 1, stain: 0, bleed: 2, cockle: 2, paint: 2 }
@@ -45,10 +45,13 @@ describe('graded tests', () => {
     })
   })
   it('answer no load of a brief by themselves, and have ids of their own', () => {
-    for (const test of Object.keys(gradedKinds))
+    const graded = testIds.filter((test) => gradingOf(test))
+    expect(graded).toEqual(['spot', 'work', 'looks'])
+    for (const test of graded) {
       expect(testsFor(['shear', 'peel', 'flex', 'impact'])).not.toContain(test)
-    for (const kind of Object.values(gradedKinds))
-      expect(new Set(kind.what.map(({ id }) => id)).size).toBe(kind.what.length)
+      const { what } = gradingOf(test)!
+      expect(new Set(what.map(({ id }) => id)).size).toBe(what.length)
+    }
   })
 })
 

@@ -1,11 +1,6 @@
 import { CodedError } from '../errors'
+import { grips, type Grip, type Rung } from '../knowledge/rungs'
 
-/** The rungs of a pull by hand, weakest first (methods.md 1). */
-export const rungs = ['falls-off', 'shaken-off', 'one-finger', 'one-hand', 'two-hands', 'would-not-come'] as const
-export type Rung = (typeof rungs)[number]
-/** The grips a maker pulls on the scale; the outer rungs follow from them. */
-export const grips = ['shaken-off', 'one-finger', 'one-hand', 'two-hands'] as const
-export type Grip = (typeof grips)[number]
 export type HandCalibration = Record<Grip, number[]>
 
 /** Pulls of one grip that are needed before its rung says more than an order. */

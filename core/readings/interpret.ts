@@ -4,10 +4,8 @@ import { figureOf } from '../quantities/figure'
 import { asUnit } from '../quantities/parse'
 import { STANDARD_GRAVITY, toInside } from '../quantities/units'
 import { datumOf, type Datum, type LeftOut, type Outcome, type Read, type WhyLeftOut } from './datum'
-import { bendStrain } from './flex'
 import { loadN } from './load'
-import { strength, type CouponSize } from './strength'
-import { testKinds, type TestId } from './tests'
+import { countingOf, formulaOf, testKinds, type CouponSize, type TestId } from '../knowledge/testKinds'
 import { peakN, steadyPeelN } from './trace'
 
 /** A load in N (or a count), read as one value or as an interval whose open top is null. */
@@ -43,18 +41,20 @@ export function loadOf(raw: Raw, test: TestId, size: CouponSize): Load | null {
   }
 }
 
-/** Bend: radii become strains (the smaller radius is the larger strain). Flex and drop: the counts themselves. */
+/** Counts as they are, or as the test makes a result of them: of two radii the smaller is the larger strain. */
 function countLoad(raw: Extract<Raw, { way: 'count' }>, test: TestId, size: CouponSize): Load {
-  if (test !== 'bend') return raw.broke === null ? { low: raw.held, high: null } : { low: raw.held, high: raw.broke }
-  const percent = (radiusMm: number) => 100 * bendStrain(size.thicknessMm ?? NaN, radiusMm)
-  return { low: raw.held > 0 ? percent(raw.held) : 0, high: raw.broke === null ? null : percent(raw.broke) }
+  const result = countingOf(test)?.result ?? ((counted: number) => counted)
+  return {
+    low: raw.held > 0 ? result(raw.held, size) : 0,
+    high: raw.broke === null ? null : result(raw.broke, size),
+  }
 }
 
 /** A load turned into the unit of the test; the bounds of an interval one by one. */
 export function readOf(load: Load | null, test: TestId, size: CouponSize): Read | null {
-  const { force } = testKinds[test]
-  if (load === null || force === null) return load
-  const turned = (n: number) => strength(force, n, size)
+  const formula = formulaOf(test)
+  if (load === null || formula === null) return load
+  const turned = (n: number) => formula.strength(n, size)
   return 'value' in load
     ? { value: turned(load.value) }
     : { low: turned(load.low), high: load.high === null ? null : turned(load.high) }
@@ -62,8 +62,8 @@ export function readOf(load: Load | null, test: TestId, size: CouponSize): Read 
 
 function outcomeOf(outcome: OutcomeRecord, test: TestId, size: CouponSize): Outcome {
   if (outcome.end === 'handling') {
-    const { force } = testKinds[test]
-    return { end: 'handling', lightest: force === null ? outcome.lightestN : strength(force, outcome.lightestN, size) }
+    const formula = formulaOf(test)
+    return { end: 'handling', lightest: formula ? formula.strength(outcome.lightestN, size) : outcome.lightestN }
   }
   if (outcome.end === 'wet') return { end: 'wet' }
   return outcome

@@ -1,7 +1,7 @@
 import { CodedError } from '../errors'
 import { figureOf } from '../quantities/figure'
 import { parseNumber, parseQuantity } from '../quantities/parse'
-import { testKinds, type TestId } from './tests'
+import { testKinds, type TestId } from '../knowledge/testKinds'
 
 /** A limit below this passes whatever can be read. */
 const LEAST = 1e-6

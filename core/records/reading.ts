@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { rungs } from '../readings/hands'
+import { rungs } from '../knowledge/rungs'
 import { amount, couponSize, id, moment, positive, text, within, words } from './fields'
 
 const optional = z.nullish(amount)

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini'
+import { exposureKinds } from '../knowledge/exposures'
 import { helpers } from '../knowledge/vocabulary'
-import { testIds } from '../readings/tests'
+import { testIds } from '../knowledge/testKinds'
 import { amount, count, couponSize, id, moment, place, positive, seconds, text, words } from './fields'
 
 export const stepKinds = [
@@ -54,8 +55,6 @@ export const procedureSchema = z.object({
 })
 export type Procedure = z.infer<typeof procedureSchema>
 
-export const exposureKinds = ['heat', 'cold', 'wash', 'soak', 'sun', 'flex', 'wait'] as const
-export type ExposureKind = (typeof exposureKinds)[number]
 /**
  * What a coupon goes through after its cure and before its test. amount: °C, °C, cycles, h, days, cycles, weeks; hours:
  * how long it takes.

@@ -1,7 +1,7 @@
 import { hazardsOf } from '../knowledge/hazards'
 import { undoOf } from '../knowledge/undo'
 import type { Candidate } from './shortlist'
-import { span } from './situation'
+import { span } from '../situation/situation'
 
 export interface CompareLine {
   what: string

@@ -1,6 +1,6 @@
 import type { HouseRule } from '../records/shelf'
 import type { Reason } from './screen'
-import type { Situation } from './situation'
+import type { Situation } from '../situation/situation'
 
 /** What a house rule may be about, beside the situation. */
 export interface Subject {

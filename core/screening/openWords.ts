@@ -3,7 +3,7 @@ import { faceTraits } from '../knowledge/vocabulary'
 import type { MaterialClass } from '../knowledge/materials'
 import type { Brief, Side } from '../records/joint'
 import { screen, type Verdict } from './screen'
-import { situationOf, type Around } from './situation'
+import { situationOf, type Around } from '../situation/situation'
 
 /** A word left open, and which glues would be judged otherwise depending on it. */
 export interface OpenWord {

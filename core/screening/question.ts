@@ -4,7 +4,7 @@ import { faceStates, materialClassOf } from '../knowledge/materials'
 import { faceTraits, geometries, helpers, loadModes, stakes } from '../knowledge/vocabulary'
 import { openBrief } from '../records/joint'
 import { screen, type Screening } from './screen'
-import { situationOf, type Situation } from './situation'
+import { situationOf, type Situation } from '../situation/situation'
 
 const yes = z.optional(z.nullable(z.boolean()))
 const number = z.optional(z.nullable(z.number()))

@@ -1,6 +1,6 @@
 import type { AdviceGrade } from '../records/shelf'
 import type { MaterialClass } from '../knowledge/materials'
-import type { Face, Situation } from './situation'
+import type { Face, Situation } from '../situation/situation'
 
 export const verdicts = ['block', 'caution', 'fit', 'note'] as const
 export type RuleVerdict = (typeof verdicts)[number]

@@ -10,7 +10,7 @@ import { serviceRules } from './rules/service'
 import { shapeRules } from './rules/shape'
 import { surfaceRules } from './rules/surface'
 import type { AdviceGrade } from '../records/shelf'
-import type { Situation } from './situation'
+import type { Situation } from '../situation/situation'
 
 export const rules: readonly Rule[] = [
   ...peopleRules,

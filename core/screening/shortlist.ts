@@ -1,13 +1,14 @@
 import { onThisPair, sayingOf, type PairEvidence, type Saying } from '../evidence/pairEvidence'
-import { families, familyOf, isFamily, unknownFamily, type Family } from '../knowledge/families'
+import { families, type Family } from '../knowledge/families'
 import type { MaterialClass } from '../knowledge/materials'
 import type { Helper } from '../knowledge/vocabulary'
-import { timesOf } from '../planning/steps'
+import { productFamily } from '../situation/label'
+import { packAge, packInUse } from '../situation/packs'
 import type { Brief } from '../records/joint'
 import type { Adhesive, HouseRule, StockItem } from '../records/shelf'
 import { houseReasons } from './houseRules'
 import { screen, weighed, type Screening, type Verdict } from './screen'
-import { situationOf, type Around, type PackAge, type Situation } from './situation'
+import { situationOf, type Around, type Situation } from '../situation/situation'
 import { withEvidence } from './withEvidence'
 
 /** The brief with what is known around it. */
@@ -38,37 +39,6 @@ export interface Candidate {
   screening: Screening
   evidence: Saying | null
 }
-
-const DAY = 86_400_000
-const daysSince = (day: string | null, now: number) =>
-  day === null ? null : Math.floor((now - Date.parse(`${day}T12:00:00Z`)) / DAY)
-
-/** How old a pack is; a pack past its date is expired from the day after. */
-export function packAge(pack: StockItem, now: number): PackAge {
-  const bought = daysSince(pack.boughtOn, now)
-  return {
-    daysOpen: daysSince(pack.openedOn, now),
-    monthsOld: bought === null ? null : Math.floor(bought / 30.44),
-    expired: pack.expiresOn !== null && Date.parse(`${pack.expiresOn}T23:59:59Z`) < now,
-  }
-}
-
-/** The pack one would reach for: not empty, not past its date, opened before unopened, the oldest of those first. */
-export function packInUse(packs: readonly StockItem[], now: number): StockItem | null {
-  const rank = (pack: StockItem) => [
-    pack.left > 0 ? 0 : 1,
-    packAge(pack, now).expired ? 1 : 0,
-    pack.openedOn ? 0 : 1,
-    Date.parse(pack.openedOn ?? pack.boughtOn ?? '2999-01-01'),
-  ]
-  const before = (x: number[], y: number[]) => x.map((value, i) => value - y[i]!).find((gap) => gap !== 0) ?? 0
-  return [...packs].sort((x, y) => before(rank(x), rank(y)))[0] ?? null
-}
-
-/** A product's family with its label over it; one of no known family is judged by its label alone. */
-export const productFamily = (product: Adhesive): Family => ({
-  ...timesOf(isFamily(product.family) ? familyOf(product.family) : unknownFamily, product.label),
-})
 
 function around(
   family: Family,

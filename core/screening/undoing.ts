@@ -1,5 +1,5 @@
 import type { UndoWay } from '../knowledge/undo'
-import { called, someFace, type Situation } from './situation'
+import { called, someFace, type Situation } from '../situation/situation'
 
 /** What the tables' sensitiveTo does not name. */
 const solventHarms: Record<string, (material: string, state: string | null) => boolean> = {

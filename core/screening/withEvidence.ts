@@ -1,5 +1,5 @@
 import { sayingOf, type PairEvidence } from '../evidence/pairEvidence'
-import { testKinds } from '../readings/tests'
+import { testKinds } from '../knowledge/testKinds'
 import type { Brief } from '../records/joint'
 import { figureOf } from '../quantities/figure'
 import type { Reason } from './screen'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { families } from '../../../core/knowledge/families'
-import { requiredLoad } from '../../../core/choice/requirement'
+import { requiredLoad } from '../../../core/loads/requirement'
 import { refusalFor } from '../../../core/care/refusal'
 import { screen } from '../../../core/screening/screen'
-import { situationOf } from '../../../core/screening/situation'
+import { situationOf } from '../../../core/situation/situation'
 import { whateverTheGlue } from '../../../core/screening/whatever'
 import type { JointView } from '../../bench/jointView'
 import { useSetting } from '../../bench/setting'

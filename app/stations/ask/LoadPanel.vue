@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { demands, type Demand } from '../../../core/choice/demand'
-import { requiredLoad } from '../../../core/choice/requirement'
+import { demands, type Demand } from '../../../core/loads/demand'
+import { requiredLoad } from '../../../core/loads/requirement'
 import { loadWords, motionWords } from '../../../core/knowledge/vocabulary'
 import { hatchOf } from '../../bench/jointView'
 import AskWhy from '../../look/AskWhy.vue'

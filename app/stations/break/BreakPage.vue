@@ -2,13 +2,14 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { PULLING_CAUTION } from '../../../core/knowledge/hazards'
-import { armOf, exposureWords } from '../../../core/planning/arms'
+import { exposureWords } from '../../../core/knowledge/exposures'
+import { armOf } from '../../../core/planning/arms'
 import { curedFrom } from '../../../core/planning/gluing'
 import { sayError } from '../../../core/messages'
 import type { Place } from '../../../core/readings/datum'
 import { interpret, sizeOf, type Interpreted } from '../../../core/readings/interpret'
 import { lightestOf } from '../../../core/readings/lightest'
-import { testKinds } from '../../../core/readings/tests'
+import { formulaOf, testKinds } from '../../../core/knowledge/testKinds'
 import type { Reading } from '../../../core/records/reading'
 import type { Coupon } from '../../../core/records/round'
 import { stampNow, useNow } from '../../bench/clock'
@@ -49,6 +50,7 @@ const coupon = computed<Coupon | null>(
 const arm = computed(() => (props.view.round && coupon.value ? armOf(props.view.round, coupon.value) : null))
 const test = computed(() => arm.value?.test ?? 'lap-shear')
 const kind = computed(() => testKinds[test.value])
+const formula = computed(() => formulaOf(test.value))
 const picked = ref<string | null>(null)
 const logged = computed(() =>
   coupon.value ? (props.view.readings.find(({ id }) => id === picked.value) ?? readingOf(coupon.value)) : null,
@@ -95,7 +97,7 @@ const bigNumber = computed(() => {
 })
 const strengthWords = computed(() => {
   const read = live.value?.read
-  if (!read || !kind.value.force) return ''
+  if (!read || !formula.value) return ''
   return 'value' in read
     ? `${figure(read.value)} ${kind.value.unit}`
     : `${figure(read.low)} to ${read.high === null ? 'open' : figure(read.high)} ${kind.value.unit}`
@@ -228,7 +230,7 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
           <p v-for="line in kind.how" :key="line" class="small">{{ line }}</p>
         </div>
         <div class="reading">
-          <p v-if="kind.force" class="figure num" aria-live="polite">
+          <p v-if="formula" class="figure num" aria-live="polite">
             <span :class="{ nothing: !live?.load }">{{ bigNumber }}</span> <small>N</small>
             <span v-if="strengthWords" class="strength">{{ strengthWords }}</span>
           </p>
@@ -271,7 +273,7 @@ const faults = ['grip slipped', 'clamp had shifted', 'pulled the wrong way round
         </p>
         <p v-if="form.end === 'handling'" class="mute">
           Counts as at most {{ figure(lightest.value) }} {{ lightest.unit }}, the least that this test reads{{
-            kind.force ? ` with your ${bench.bench!.gauge.name}` : ''
+            formula ? ` with your ${bench.bench!.gauge.name}` : ''
           }}.
         </p>
       </section>

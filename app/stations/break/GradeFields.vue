@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { gradedKinds, type Grade } from '../../../core/readings/grades'
-import type { TestId } from '../../../core/readings/tests'
+import type { Grade } from '../../../core/readings/grades'
+import { gradingOf, type TestId } from '../../../core/knowledge/testKinds'
 import type { PullForm } from './pullForm'
 
 /** What is looked at or worked on, each in three steps, with targets for messy hands. */
 const props = defineProps<{ test: TestId }>()
 const form = defineModel<PullForm>({ required: true })
-const kind = computed(() => gradedKinds[props.test]!)
+const kind = computed(() => gradingOf(props.test)!)
 const grades: Grade[] = [0, 1, 2]
 </script>
 

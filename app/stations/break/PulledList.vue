@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { sayError } from '../../../core/messages'
 import { armOf } from '../../../core/planning/arms'
-import { testKinds } from '../../../core/readings/tests'
+import { testKinds } from '../../../core/knowledge/testKinds'
 import type { Reading } from '../../../core/records/reading'
 import type { JointView } from '../../bench/jointView'
 import { placeOf, readReading, toneOf, valueWords } from '../../bench/settled'

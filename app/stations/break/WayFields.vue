@@ -4,9 +4,9 @@ import { thinned, traceFromRows } from '../../../core/formats/traceCsv'
 import { sayError } from '../../../core/messages'
 import { knownUnits } from '../../../core/quantities/units'
 import { dimensionOfWay, ways } from '../../../core/readings/load'
-import { PULLS_NEEDED, rungs, type Rung } from '../../../core/readings/hands'
-import { gradedKinds } from '../../../core/readings/grades'
-import { testKinds, type TestId } from '../../../core/readings/tests'
+import { rungs, rungWords } from '../../../core/knowledge/rungs'
+import { PULLS_NEEDED } from '../../../core/readings/hands'
+import { countingOf, formulaOf, gradingOf, type TestId } from '../../../core/knowledge/testKinds'
 import type { Bench } from '../../../core/records/bench'
 import { plural } from '../../look/figures'
 import GradeFields from './GradeFields.vue'
@@ -15,7 +15,8 @@ import type { FormWay, PullForm } from './pullForm'
 // The ways to give a reading: a number in any unit, steps, hands, or a file from a logger.
 const props = defineProps<{ test: TestId; bench: Bench }>()
 const form = defineModel<PullForm>({ required: true })
-const counted = computed(() => testKinds[props.test].force === null)
+const counting = computed(() => countingOf(props.test))
+const peels = computed(() => formulaOf(props.test)?.id === 'peel')
 const wayWords: Record<FormWay, string> = {
   gauge: 'Scale or gauge',
   mass: 'Hung weight',
@@ -28,29 +29,11 @@ const wayWords: Record<FormWay, string> = {
   grades: 'Looking',
 }
 const offered = computed<FormWay[]>(() =>
-  gradedKinds[props.test] ? ['grades'] : counted.value ? ['count'] : [...ways, 'steps', 'hands', 'trace'],
+  gradingOf(props.test) ? ['grades'] : counting.value ? ['count'] : [...ways, 'steps', 'hands', 'trace'],
 )
-const rungWords: Record<Rung, string> = {
-  'falls-off': 'falls off',
-  'shaken-off': 'shaken off',
-  'one-finger': 'one finger',
-  'one-hand': 'one hand',
-  'two-hands': 'two hands',
-  'would-not-come': 'would not come',
-}
 const simple = computed(() => ways.includes(form.value.way as (typeof ways)[number]))
 const units = computed(() => (simple.value ? knownUnits(dimensionOfWay(form.value.way as (typeof ways)[number])) : []))
 const uncalibrated = computed(() => Object.values(props.bench.hands).every((pulls) => pulls.length < PULLS_NEEDED))
-const countWords = computed(() =>
-  props.test === 'bend'
-    ? ['Smallest radius that did no harm, mm', 'Radius that cracked it, mm']
-    : props.test === 'flex'
-      ? ['Cycles without a crack', 'First crack at']
-      : props.test === 'proof'
-        ? ['Times the load that it held', 'Let go at times the load']
-        : ['Drops it survived', 'Broke at drop'],
-)
-
 const fileSays = ref('')
 async function readFile(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
@@ -61,9 +44,7 @@ async function readFile(event: Event) {
     const { points, bad } = traceFromRows(rows)
     form.value.trace = {
       file: file.name,
-      points: thinned(points, 1500, testKinds[props.test].force === 'peel' ? 'means' : 'extremes').map(
-        ({ s, n, mm }) => [s, n, mm],
-      ),
+      points: thinned(points, 1500, peels.value ? 'means' : 'extremes').map(({ s, n, mm }) => [s, n, mm]),
     }
     fileSays.value = `${plural(points.length, 'point')} read${
       bad.length
@@ -147,11 +128,11 @@ async function readFile(event: Event) {
     </div>
     <template v-else-if="form.way === 'count'">
       <label class="field"
-        ><span>{{ countWords[0] }}</span
+        ><span>{{ counting!.asks[0] }}</span
         ><input v-model="form.held" class="plain reading" inputmode="decimal"
       /></label>
       <label class="field"
-        ><span>{{ countWords[1] }}</span
+        ><span>{{ counting!.asks[1] }}</span
         ><input v-model="form.broke" class="plain reading" inputmode="decimal" placeholder="empty if it held"
       /></label>
     </template>

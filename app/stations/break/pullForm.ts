@@ -5,11 +5,11 @@ import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
 import type { Place } from '../../../core/readings/datum'
 import { places } from '../../../core/readings/datum'
 import { lightestOf } from '../../../core/readings/lightest'
-import { rungInterval, type Rung } from '../../../core/readings/hands'
+import type { Rung } from '../../../core/knowledge/rungs'
+import { rungInterval } from '../../../core/readings/hands'
 import { dimensionOfWay, type Way } from '../../../core/readings/load'
-import type { CouponSize } from '../../../core/readings/strength'
-import { gradedKinds, type Grade } from '../../../core/readings/grades'
-import { testKinds, type SizeKey, type TestId } from '../../../core/readings/tests'
+import { formulaOf, gradingOf, type CouponSize, type SizeKey, type TestId } from '../../../core/knowledge/testKinds'
+import type { Grade } from '../../../core/readings/grades'
 import type { Bench } from '../../../core/records/bench'
 import type { OutcomeRecord, Raw, Reading } from '../../../core/records/reading'
 
@@ -40,9 +40,9 @@ export const noPlaces = (): Record<Place, number> => ({ tornA: 0, offA: 0, glue:
 
 export function emptyForm(test: TestId, size: CouponSize, way?: FormWay): PullForm {
   return reactive<PullForm>({
-    way: gradedKinds[test]
+    way: gradingOf(test)
       ? 'grades'
-      : testKinds[test].force === null
+      : !formulaOf(test)
         ? 'count'
         : way === 'count' || way === 'grades'
           ? 'gauge'
@@ -55,9 +55,9 @@ export function emptyForm(test: TestId, size: CouponSize, way?: FormWay): PullFo
     broke: '',
     rung: null,
     grades: {},
-    afterH: gradedKinds[test]?.looks[0]?.hours ?? null,
+    afterH: gradingOf(test)?.looks[0]?.hours ?? null,
     trace: null,
-    end: gradedKinds[test] ? 'held' : 'broke',
+    end: gradingOf(test) ? 'held' : 'broke',
     places: noPlaces(),
     reason: '',
     note: '',
@@ -129,7 +129,7 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
   const kg = (text: string) => (text.trim() ? parseQuantity(text, 'mass', 'kg', 'tare').inside : 0)
   switch (form.way) {
     case 'grades': {
-      const { what } = gradedKinds[test]!
+      const { what } = gradingOf(test)!
       const open = what.find(({ id }) => form.grades[id] === undefined)
       if (open)
         throw new CodedError('missing', open.id, {
@@ -162,7 +162,7 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
     }
     case 'trace':
       if (!form.trace) throw new CodedError('missing', 'trace', { field: 'The file', purpose: 'a force trace' })
-      return { way: 'trace', ...form.trace, take: testKinds[test].force === 'peel' ? 'steady' : 'peak' }
+      return { way: 'trace', ...form.trace, take: formulaOf(test)?.id === 'peel' ? 'steady' : 'peak' }
     default: {
       const typed = parseQuantity(form.text, dimensionOfWay(form.way), usualUnit[form.way], 'value')
       const single = { way: form.way, value: typed.value, unit: typed.unit, tareKg: kg(form.tare) }

@@ -2,9 +2,8 @@ import { sayError } from '../../../core/messages'
 import type { WhyLeftOut } from '../../../core/readings/datum'
 import type { Interpreted } from '../../../core/readings/interpret'
 import type { Raw, Reading } from '../../../core/records/reading'
-import { formulaOf, type CouponSize } from '../../../core/readings/strength'
+import { type CouponSize, formulaOf, type TestId, testKinds } from '../../../core/knowledge/testKinds'
 import { digitsOf } from '../../../core/quantities/figure'
-import { testKinds, type TestId } from '../../../core/readings/tests'
 import { figure } from '../../look/figures'
 import type { Explanation } from '../../look/why'
 import { valueWords } from '../../bench/settled'
@@ -80,6 +79,7 @@ export function whyReading(
   test: TestId,
 ): Explanation {
   const kind = testKinds[test]
+  const formula = formulaOf(test)
   const { load, read, datum, unit } = result
   const words = (value: typeof load, u: string) =>
     value === null
@@ -101,8 +101,8 @@ export function whyReading(
     ],
     formula: [
       ...loadLines(reading.raw),
-      ...(load && kind.force
-        ? [`F = ${words(load, 'N')}`, formulaOf[kind.force], ...(sizes.length ? [sizes.join(', ')] : [])]
+      ...(load && formula
+        ? [`F = ${words(load, 'N')}`, formula.words, ...(sizes.length ? [sizes.join(', ')] : [])]
         : []),
       read ? `= ${datum.kind === 'leftOut' ? words(read, unit) : `${valueWords(datum)} ${unit}`}` : valueWords(datum),
     ],

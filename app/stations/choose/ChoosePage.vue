@@ -4,8 +4,8 @@ import { computed, defineAsyncComponent, ref, watch, toRef } from 'vue'
 import { headline, passVerdict } from '../../../core/choice/headline'
 import { insert } from '../../../core/records/entry'
 import { showMoney } from '../../../core/quantities/money'
-import { gradedKinds } from '../../../core/readings/grades'
-import { testKinds } from '../../../core/readings/tests'
+import { ratiosFrom } from '../../../core/statistics/ratioFrom'
+import { gradingOf, testKinds } from '../../../core/knowledge/testKinds'
 import { useNow } from '../../bench/clock'
 import { newId } from '../../bench/ids'
 import { armWords } from '../../../core/planning/arms'
@@ -18,7 +18,7 @@ import VerdictMark from '../../look/VerdictMark.vue'
 import type { Reading } from '../../../core/records/reading'
 import { useWhy } from '../../look/why'
 import GradesTable from './GradesTable.vue'
-import { limitOf, useAnalysis, useCandidates, type Candidate } from './round'
+import { limitHere, useAnalysis, useCandidates, type Candidate } from './round'
 import { whyApart, whyCost, whyCure, whyMargin, whyTypical, whyWeak } from './whyChoice'
 
 // The chart is loaded only when there is something to show.
@@ -32,17 +32,17 @@ const now = useNow()
 const armId = ref<string | null>(null)
 const arms = computed(() => props.view.round?.arms ?? [])
 const view = computed(() => narrowed(props.view, armId.value))
-const { analysis, progress, problem, run, cancel } = useAnalysis(view)
+const { analysis, progress, problem, again: run, cancel } = useAnalysis(view)
 const candidates = useCandidates(bench, view, toRef(props, 'view'), analysis)
 const test = computed(() => view.value.arm?.test ?? 'lap-shear')
 const kind = computed(() => testKinds[test.value])
-const limit = computed(() => limitOf(view.value))
+const limit = computed(() => limitHere(view.value))
 const currency = computed(() => bench.bench?.currency ?? '')
 const told = computed(() => (analysis.value ? headline(analysis.value) : null))
 const nameOf = (id: string) => candidates.value.find(({ procedure }) => procedure.id === id)?.procedure.name ?? '?'
 
 const title = computed(() => {
-  if (view.value.arm && gradedKinds[view.value.arm.test] && view.value.readings.length) return capital(kind.value.name)
+  if (view.value.arm && gradingOf(view.value.arm.test) && view.value.readings.length) return capital(kind.value.name)
   const head = told.value
   if (!view.value.readings.length) return 'Nothing is pulled yet'
   if (!analysis.value) return 'Working it out…'
@@ -59,21 +59,7 @@ const scatter = computed(() => analysis.value?.scatter?.median ?? 0.25)
 const pairs = computed(() => {
   const head = told.value
   if (!head || !analysis.value) return []
-  return analysis.value.ratios
-    .filter(({ of, to }) => of === head.leader || to === head.leader)
-    .map((ratio) =>
-      ratio.of === head.leader
-        ? ratio
-        : {
-            ...ratio,
-            of: ratio.to,
-            to: ratio.of,
-            median: 1 / ratio.median,
-            low90: 1 / ratio.high90,
-            high90: 1 / ratio.low90,
-            pGreater: 1 - ratio.pGreater,
-          },
-    )
+  return ratiosFrom(head.leader, analysis.value.ratios)
 })
 const rows = computed(() =>
   candidates.value.map(({ procedure, summary }) => ({ key: procedure.id, letter: procedure.letter, summary })),
@@ -213,7 +199,7 @@ async function decide() {
       >
     </div>
 
-    <GradesTable v-else-if="view.arm && gradedKinds[view.arm.test]" :view="view" />
+    <GradesTable v-else-if="view.arm && gradingOf(view.arm.test)" :view="view" />
 
     <template v-else-if="analysis">
       <div class="rows" :style="{ '--row': `${ROW}px`, '--count': candidates.length }">

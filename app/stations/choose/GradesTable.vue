@@ -1,13 +1,14 @@
 <script setup lang="ts">
+import { gradingOf } from '../../../core/knowledge/testKinds'
 import { computed } from 'vue'
-import { gradedKinds, worstGrades } from '../../../core/readings/grades'
+import { worstGrades } from '../../../core/readings/grades'
 import type { JointView } from '../../bench/jointView'
 import TapeLabel from '../../look/TapeLabel.vue'
 import VerdictMark, { type Tone } from '../../look/VerdictMark.vue'
 
 /** Graded tests side by side: the worst grade of each thing counts, since a glue that stains once stains. */
 const props = defineProps<{ view: JointView }>()
-const kind = computed(() => gradedKinds[props.view.arm!.test]!)
+const kind = computed(() => gradingOf(props.view.arm!.test)!)
 const rows = computed(() =>
   props.view.procedures.flatMap((procedure) => {
     const own = new Set(props.view.coupons.filter((coupon) => coupon.procedure === procedure.id).map(({ id }) => id))

@@ -1,19 +1,20 @@
-import { countingReadings } from '../../../core/readings/counting'
-import { computed, onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue'
+import { computed, type ComputedRef } from 'vue'
+import { jointCost } from '../../../core/choice/jointCost'
 import { marginOf, type Margin } from '../../../core/choice/margin'
 import { metExposures } from '../../../core/choice/met'
-import { requiredStrength } from '../../../core/choice/requirement'
-import { cost, type CostResult } from '../../../core/costs/cost'
+import type { CostResult } from '../../../core/costs/cost'
+import { modelReadings } from '../../../core/evidence/modelReadings'
 import { sayError } from '../../../core/messages'
-import { fullCureS, handsOnMinutes } from '../../../core/planning/steps'
+import { limitOf } from '../../../core/planning/limits'
+import { fullCureS } from '../../../core/planning/steps'
 import type { Reading } from '../../../core/records/reading'
 import type { Coupon, Procedure } from '../../../core/records/round'
-import type { Analysis, ProcedureSummary } from '../../../core/statistics/analyse'
-import type { ModelReading } from '../../../core/statistics/data'
+import type { Analysis, AnalysisInput, ProcedureSummary } from '../../../core/statistics/analyse'
 import { familyTimes, type JointView } from '../../bench/jointView'
-import { readReading } from '../../bench/settled'
+import { steady } from '../../bench/steady'
 import type { useBench } from '../../bench/store'
 import { benchWorker } from '../../workers/client'
+import { useAsked } from '../../workers/useAsked'
 
 type Store = ReturnType<typeof useBench>
 
@@ -28,86 +29,39 @@ export interface Candidate {
   cureS: number
 }
 
-const WASTE = 0.1
-
 /** Cost of one real joint with a procedure; null while its size is open. */
-export function costOf(bench: Store, view: JointView, procedure: Procedure): CostResult | null {
-  const { brief } = view.joint
-  if (brief.widthMm === null || brief.lengthMm === null) return null
-  const family = familyTimes(bench, procedure)
-  const product = bench.get('adhesive', procedure.adhesive)
-  return cost({
-    adhesive: {
-      family: procedure.family,
-      packSize: product?.packSize ?? family.packSize,
-      packUnit: product?.packUnit ?? family.packUnit,
-      packPrice: product?.packPrice ?? family.packPrice,
-      spreadGm2: procedure.spreadGm2 ?? family.spreadGm2,
-    },
-    areaCm2: (brief.widthMm * brief.lengthMm) / 100,
-    coats: procedure.coats,
-    waste: WASTE,
-    minutes: handsOnMinutes(procedure.steps),
-    ratePerHour: bench.bench?.ratePerHour ?? 0,
-    joints: brief.count ?? 1,
-  })
-}
-
-/** The readings of a round as the model takes them; left-out ones stay out. */
-export function modelReadings(view: JointView): ModelReading[] {
-  const couponById = new Map(view.coupons.map((coupon) => [coupon.id, coupon]))
-  return countingReadings(view.readings).flatMap((reading): ModelReading[] => {
-    const { datum } = readReading(reading, view.arm!.test)
-    return datum.kind === 'leftOut' ? [] : [{ procedure: couponById.get(reading.coupon)!.procedure, ...datum }]
-  })
-}
-
-/** The limit that counts: what the maker set, else what follows from the brief. */
-export const limitOf = (view: JointView): number | null =>
-  view.arm === null ? null : (view.arm.passLimit ?? requiredStrength(view.joint.brief, view.arm.test))
-
-/**
- * Runs the analysis of the shown round in the worker, anew whenever a reading or the limit changes; a stale one is
- * cancelled.
- */
-export function useAnalysis(view: ComputedRef<JointView>) {
-  const analysis = shallowRef<Analysis | null>(null)
-  const progress = ref<number | null>(null)
-  const problem = ref('')
-  let running: AbortController | null = null
-
-  async function run() {
-    running?.abort()
-    const mine = (running = new AbortController())
-    problem.value = ''
-    try {
-      const readings = view.value.round ? modelReadings(view.value) : []
-      const names = [...new Set(readings.map(({ procedure }) => procedure))]
-      const ratios = names.flatMap((a, i) => names.slice(i + 1).map((b): [string, string] => [a, b]))
-      progress.value = 0
-      analysis.value = await benchWorker().analyse(
-        { required: limitOf(view.value), readings, ratios },
-        { signal: mine.signal, onProgress: (done) => (progress.value = done) },
-      )
-    } catch (error) {
-      if (mine.signal.aborted) return
-      problem.value = sayError(error)
-    }
-    progress.value = null
-  }
-  const cancel = () => {
-    running?.abort()
-    progress.value = null
-  }
-  watch(
-    () => JSON.stringify([view.value.round?.id, view.value.arm?.id, limitOf(view.value), view.value.readings]),
-    run,
-    {
-      immediate: true,
-    },
+export const costOf = (bench: Store, view: JointView, procedure: Procedure): CostResult | null =>
+  jointCost(
+    view.joint.brief,
+    procedure,
+    familyTimes(bench, procedure),
+    bench.get('adhesive', procedure.adhesive),
+    bench.bench?.ratePerHour ?? 0,
   )
-  onScopeDispose(() => running?.abort())
-  return { analysis, progress, problem, run, cancel }
+
+/** The limit of the shown arm; null where there is none. */
+export const limitHere = ({ arm, joint }: JointView): number | null => arm && limitOf(arm, joint.brief)
+
+/** What the analysis of the shown arm is asked with: each of its procedures against each other. */
+function questionOf(view: JointView): AnalysisInput {
+  const readings = view.arm ? modelReadings(view.arm.test, view.coupons, view.readings) : []
+  const names = [...new Set(readings.map(({ procedure }) => procedure))]
+  const ratios = names.flatMap((a, i) => names.slice(i + 1).map((b): [string, string] => [a, b]))
+  return { required: limitHere(view), readings, ratios }
+}
+const partsOf = ({ required, readings }: AnalysisInput) => [
+  required,
+  ...readings.flatMap((one) => Object.values(one) as unknown[]),
+]
+
+/** The analysis of the shown arm, in the worker, anew whenever a reading or the limit changes. */
+export function useAnalysis(view: ComputedRef<JointView>) {
+  const question = steady(() => questionOf(view.value), partsOf)
+  const { answer, fault, ...rest } = useAsked(
+    () => question.value,
+    (input, options) => benchWorker().analyse(input, options),
+  )
+  return { analysis: answer, problem: computed(() => (fault.value ? sayError(fault.value) : '')), ...rest }
 }
 
 export function useCandidates(

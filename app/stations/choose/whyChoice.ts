@@ -1,7 +1,7 @@
 import { OVERLAP_CAP } from '../../../core/choice/margin'
 import { showMoney } from '../../../core/quantities/money'
 import type { RatioSummary } from '../../../core/statistics/analyse'
-import { testKinds, type TestId } from '../../../core/readings/tests'
+import { testKinds, type TestId } from '../../../core/knowledge/testKinds'
 import { placeOf, readReading, toneOf, valueWords } from '../../bench/settled'
 import { figure, lasting, percent, plural } from '../../look/figures'
 import type { Explanation } from '../../look/why'

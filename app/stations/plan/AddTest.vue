@@ -4,48 +4,34 @@ import { CodedError } from '../../../core/errors'
 import { sayError } from '../../../core/messages'
 import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
 import { capital } from '../../look/figures'
-import { exposureWords } from '../../../core/planning/arms'
-import { testIds, testKinds, testsFor, type TestId } from '../../../core/readings/tests'
-import { exposureKinds, type Arm, type Exposure, type ExposureKind, type Round } from '../../../core/records/round'
+import { exposureKinds, exposureRows, exposureWords, type ExposureKind } from '../../../core/knowledge/exposures'
+import { testIds, testKinds, testsFor, type TestId } from '../../../core/knowledge/testKinds'
+import { anotherArm, sidesOf, usualExposure } from '../../../core/planning/newArm'
+import type { Arm, Exposure, Round } from '../../../core/records/round'
 import type { JointView } from '../../bench/jointView'
-import { newArm, sidesOf, usualExposure } from './planDraft'
 
 /** Another arm: another test, or one of the tests again after heat, cold, washing, soaking, sun, flexing or weeks. */
 const props = defineProps<{ view: JointView; round: Round; now: number }>()
 const emit = defineEmits<{ add: [arm: Arm] }>()
 const brief = computed(() => props.view.joint.brief)
-const fitting = computed(() => testsFor(brief.value.loads ?? [], sidesOf(props.view)))
+const fitting = computed(() =>
+  testsFor(brief.value.loads ?? [], sidesOf(props.view.a?.cls ?? null, props.view.b?.cls ?? null)),
+)
 const others = computed(() => testIds.filter((id) => !fitting.value.includes(id)))
 const test = ref<TestId>(fitting.value[0]!)
 const after = ref<'' | ExposureKind>('')
 const amount = ref('')
-const units: Record<ExposureKind, string> = {
-  heat: '°C',
-  cold: '°C',
-  wash: 'washes',
-  soak: 'hours under water',
-  sun: 'days in the sun',
-  flex: 'flexes',
-  wait: 'weeks',
-}
-const names: Record<ExposureKind, string> = {
-  heat: 'heat',
-  cold: 'cold',
-  wash: 'washing',
-  soak: 'soaking',
-  sun: 'sun',
-  flex: 'flexing',
-  wait: 'time',
-}
 function choose(kind: '' | ExposureKind) {
   after.value = kind
   amount.value = kind ? String(usualExposure(kind, brief.value).amount) : ''
 }
 /** In the unit of the exposure. @throws CodedError */
-const exposureAmount = (kind: ExposureKind, text: string): number =>
-  kind === 'heat' || kind === 'cold'
-    ? parseQuantity(text, 'temperature', '°C', names[kind]).inside
-    : parseNumber(text, { field: capital(units[kind]), example: '4', least: 0.01, most: 1e6 })
+function exposureAmount(kind: ExposureKind, text: string): number {
+  const { degrees, name, unit } = exposureRows[kind]
+  return degrees
+    ? parseQuantity(text, 'temperature', '°C', name).inside
+    : parseNumber(text, { field: capital(unit), example: '4', least: 0.01, most: 1e6 })
+}
 /** What was typed: an amount, nothing (the usual one stands), or what is wrong with it. */
 const read = computed((): number | null | CodedError => {
   if (!after.value || amount.value.trim() === '') return null
@@ -64,16 +50,7 @@ const exposure = computed((): Exposure | null => {
 })
 function add() {
   if (problem.value) return
-  const used = props.round.arms.map(({ id }) => Number(id.slice(1)) || 0)
-  const arm = newArm(brief.value, `a${Math.max(0, ...used) + 1}`, test.value, props.now, exposure.value)
-  // The same test after an exposure is compared with the dry one: the same size.
-  const like = props.round.arms.find((one) => one.test === arm.test)
-  emit(
-    'add',
-    like
-      ? { ...arm, size: like.size, passLimit: like.passLimit, passSetAt: like.passLimit === null ? null : props.now }
-      : arm,
-  )
+  emit('add', anotherArm(props.round.arms, brief.value, test.value, props.now, exposure.value))
 }
 </script>
 
@@ -98,11 +75,11 @@ function add() {
         @change="choose(($event.target as HTMLSelectElement).value as '' | ExposureKind)"
       >
         <option value="">nothing: dry, at room temperature</option>
-        <option v-for="kind in exposureKinds" :key="kind" :value="kind">{{ names[kind] }}</option>
+        <option v-for="kind in exposureKinds" :key="kind" :value="kind">{{ exposureRows[kind].name }}</option>
       </select></label
     >
     <label v-if="after" class="field"
-      ><span>{{ units[after] }}</span
+      ><span>{{ exposureRows[after].unit }}</span
       ><input v-model="amount" class="plain" inputmode="decimal"
     /></label>
     <v-btn class="alt" type="submit">Add this test</v-btn>

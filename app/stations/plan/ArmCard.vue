@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { requiredLoad, requiredStrength } from '../../../core/choice/requirement'
+import { requiredLoad, requiredStrength } from '../../../core/loads/requirement'
 import { couponSize } from '../../../core/coupons/size'
 import { CodedError } from '../../../core/errors'
 import { digitsOf } from '../../../core/quantities/figure'
@@ -8,9 +8,8 @@ import { sayError } from '../../../core/messages'
 import { armWords } from '../../../core/planning/arms'
 import { expectedLoad, sizedTest } from '../../../core/planning/fairness'
 import { parseQuantity } from '../../../core/quantities/parse'
-import { gradedKinds } from '../../../core/readings/grades'
 import { parseResult } from '../../../core/readings/parseResult'
-import { testKinds, type SizeKey } from '../../../core/readings/tests'
+import { gradingOf, testKinds, type SizeKey } from '../../../core/knowledge/testKinds'
 import type { Arm, Round } from '../../../core/records/round'
 import { useNow } from '../../bench/clock'
 import { familyTimes, hatchOf, type JointView } from '../../bench/jointView'
@@ -20,7 +19,7 @@ import CouponDrawing from '../../look/CouponDrawing.vue'
 import { figure, momentName } from '../../look/figures'
 import TypedInput from '../../look/TypedInput.vue'
 import type { Explanation } from '../../look/why'
-import { limitLocked, setLimit } from './planDraft'
+import { isLocked, setLimit } from './planDraft'
 
 /** One test of the round: its coupon to scale, the load expected of it, and what counts as a pass. */
 const props = defineProps<{ view: JointView; round: Round; arm: Arm; planned: boolean }>()
@@ -54,7 +53,7 @@ watch(
   (limit) => !typing.value && (limitText.value = limit === null ? '' : digitsOf(limit)),
   { immediate: true },
 )
-const locked = computed(() => props.planned && limitLocked(props.view, props.arm))
+const locked = computed(() => isLocked(props.view, props.arm))
 const late = ref(false)
 
 function setSize(key: SizeKey, text: string, before: unknown) {
@@ -194,9 +193,9 @@ function whyLimit(): Explanation {
         </ol>
       </details>
     </div>
-    <div v-if="gradedKinds[arm.test]" class="limit">
+    <div v-if="gradingOf(arm.test)" class="limit">
       <p class="mute small">
-        Graded in three steps: {{ gradedKinds[arm.test]!.steps.join(', ') }}. It stands beside the strengths and has no
+        Graded in three steps: {{ gradingOf(arm.test)!.steps.join(', ') }}. It stands beside the strengths and has no
         limit of its own.
       </p>
       <v-btn v-if="!planned && round.arms.length > 1" class="quiet" @click="emit('drop')"

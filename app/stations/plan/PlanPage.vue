@@ -2,13 +2,15 @@
 import { computed } from 'vue'
 import { fairness, type Fault } from '../../../core/planning/fairness'
 import { needsOf, type NeedOf } from '../../../core/planning/needs'
-import { analyse } from '../../../core/statistics/analyse'
 import { showMoney } from '../../../core/quantities/money'
 import type { Arm, Round } from '../../../core/records/round'
-import { packInUse } from '../../../core/screening/shortlist'
+import { packInUse } from '../../../core/situation/packs'
 import { useNow } from '../../bench/clock'
 import { familyTimes, type JointView } from '../../bench/jointView'
+import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
+import { benchWorker } from '../../workers/client'
+import { useAsked } from '../../workers/useAsked'
 import { plural } from '../../look/figures'
 import AddTest from './AddTest.vue'
 import ArmCard from './ArmCard.vue'
@@ -23,15 +25,15 @@ import {
   asPlan,
   canUnplan,
   draftRound,
+  dryReadings,
   editDraft,
   ENOUGH_FOR_SCATTER,
   fairnessSetting,
   isPlanned,
   mendDraft,
-  modelReadings,
   planCoupons,
 } from './planDraft'
-import { toolsFor } from './tools'
+import { toolsFor } from '../../../core/planning/tools'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
@@ -40,14 +42,14 @@ const planned = computed(() => isPlanned(props.view))
 // The first draft bears the time at which the page was opened, so that it does not change every second.
 const opened = now.value
 const round = computed(() => (planned.value ? props.view.round! : draftRound(props.view, opened)))
+const partsOf = (readings: readonly object[]) => readings.flatMap((one) => Object.values(one) as unknown[])
 /** Once pulls of an earlier round are in, its own scatter counts. */
-const scatter = computed(() => {
-  if (planned.value || !props.view.readings.length) return null
-  const model = modelReadings(props.view)
-  return model.length < ENOUGH_FOR_SCATTER
-    ? null
-    : (analyse({ required: null, readings: model }).scatter?.median ?? null)
-})
+const dry = steady(() => (planned.value ? [] : dryReadings(props.view)), partsOf)
+const { answer: earlier } = useAsked(
+  () => (dry.value.length < ENOUGH_FOR_SCATTER ? null : dry.value),
+  (readings, options) => benchWorker().analyse({ required: null, readings }, options),
+)
+const scatter = computed(() => earlier.value?.scatter?.median ?? null)
 const plan = computed(() => asPlan(round.value, props.view.procedures))
 const today = Math.floor(opened / 3_600_000) * 3_600_000
 const faults = computed(() => (planned.value ? [] : fairness(plan.value, fairnessSetting(bench, props.view, today))))

@@ -5,7 +5,9 @@ import { buildDemoBench } from '../../../demo/bench'
 import type { Round } from '../../../core/records/round'
 import { viewJoint } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
-import { couponsOf, draftRound, sidesOf } from './planDraft'
+import { couponsOf } from '../../../core/planning/coupons'
+import { sidesOf } from '../../../core/planning/newArm'
+import { draftRound } from './planDraft'
 
 async function view() {
   setActivePinia(createPinia())
@@ -19,7 +21,10 @@ describe('coupons of a draft', () => {
     const joint = await view()
     const [first, second] = joint.procedures
     const draft: Round = { ...draftRound(joint, 0), id: 'r', blocks: 5, seed: 11, control: first!.id }
-    const pulled = (order: Round['order']) => couponsOf(joint, { ...draft, order }).sort((x, y) => x.pullAt - y.pullAt)
+    const pulled = (order: Round['order']) =>
+      couponsOf(joint.joint.code, { ...draft, order }, joint.procedures, (label) => label).sort(
+        (x, y) => x.pullAt - y.pullAt,
+      )
     const trusted = pulled('least-trusted-first').map(({ procedure }) => procedure)
     expect(trusted.slice(0, 5)).toEqual(Array(5).fill(second!.id))
     expect(trusted.slice(5)).toEqual(Array(5).fill(first!.id))
@@ -32,7 +37,10 @@ describe('coupons of a draft', () => {
 
   it('knows which sides bend', async () => {
     const joint = await view()
-    expect(sidesOf(joint)).toEqual({ aBends: joint.a!.cls.flexible, bBends: joint.b!.cls.flexible })
-    expect(sidesOf({ a: null, b: null })).toEqual({ aBends: null, bBends: null })
+    expect(sidesOf(joint.a!.cls, joint.b!.cls)).toEqual({
+      aBends: joint.a!.cls.flexible,
+      bBends: joint.b!.cls.flexible,
+    })
+    expect(sidesOf(null, null)).toEqual({ aBends: null, bBends: null })
   })
 })

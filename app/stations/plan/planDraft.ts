@@ -1,66 +1,19 @@
-import { digitsOf } from '../../../core/quantities/figure'
-import { requiredStrength } from '../../../core/choice/requirement'
-import { armOfPlace } from '../../../core/planning/arms'
+import { modelReadings } from '../../../core/evidence/modelReadings'
+import { formulaOf, testKinds, testsFor } from '../../../core/knowledge/testKinds'
+import { couponsOf } from '../../../core/planning/coupons'
 import type { FairnessSetting, PlanDraft } from '../../../core/planning/fairness'
-import { couponLabel, glueOrder, pullOrder, pullOrderByTrust, trustOf } from '../../../core/planning/order'
+import { limitLocked, withLimit } from '../../../core/planning/limits'
+import { newArm, sidesOf } from '../../../core/planning/newArm'
+import { digitsOf } from '../../../core/quantities/figure'
 import { insert, remove, update, type Change } from '../../../core/records/entry'
-import type { Arm, Coupon, Exposure, ExposureKind, Procedure, Round } from '../../../core/records/round'
-import type { Brief } from '../../../core/records/joint'
-import type { CouponSize } from '../../../core/readings/strength'
-import { countingReadings } from '../../../core/readings/counting'
-import { interpret } from '../../../core/readings/interpret'
+import type { Arm, Procedure, Round } from '../../../core/records/round'
+import { packDaysLeft, packInUse } from '../../../core/situation/packs'
 import type { ModelReading } from '../../../core/statistics/data'
-import { testKinds, testsFor, type TestId } from '../../../core/readings/tests'
-import { packAge, packInUse } from '../../../core/screening/shortlist'
 import { newId } from '../../bench/ids'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { editOf, type useBench } from '../../bench/store'
 
 type Store = ReturnType<typeof useBench>
-
-/** A test's usual sizes, with the thickness of the thinner side where the test asks for one. */
-export function usualSize(brief: Brief, test: TestId): CouponSize {
-  const size: CouponSize = { ...testKinds[test].sizes }
-  const thickness = [brief.a.thicknessMm, brief.b.thicknessMm].filter((value) => value !== null)
-  if (size.thicknessMm && thickness.length) size.thicknessMm = Math.min(...thickness)
-  return size
-}
-
-/** Whether each side of the joint bends, which decides how it can be peeled. */
-export const sidesOf = ({ a, b }: Pick<JointView, 'a' | 'b'>) => ({
-  aBends: a?.cls.flexible ?? null,
-  bBends: b?.cls.flexible ?? null,
-})
-
-export const PROOF_FACTOR = 2
-
-/** An arm with its usual size and, where the brief gives one, its pass limit. */
-export function newArm(brief: Brief, id: string, test: TestId, now: number, exposure: Exposure | null = null): Arm {
-  const limit = requiredStrength(brief, test)
-  // A proof load is the required load itself, times a factor: twice it is the usual one.
-  const passLimit = test === 'proof' ? PROOF_FACTOR : limit === null ? null : Number(limit.toPrecision(3))
-  return {
-    id,
-    test,
-    exposure,
-    size: usualSize(brief, test),
-    passLimit,
-    passSetAt: passLimit === null ? null : now,
-    lateChanges: [],
-  }
-}
-
-/** What a coupon goes through, as the brief has it: its heat, its cold, its water. */
-export const usualExposure = (kind: ExposureKind, brief: Brief): Exposure =>
-  ({
-    heat: { kind, amount: brief.heatC ?? 50, hours: 2 },
-    cold: { kind, amount: brief.coldC ?? -15, hours: 12 },
-    wash: { kind, amount: 3, hours: 6 },
-    soak: { kind, amount: 24, hours: 24 },
-    sun: { kind, amount: 14, hours: 336 },
-    flex: { kind, amount: 500, hours: 1 },
-    wait: { kind, amount: 4, hours: 672 },
-  })[kind]
 
 /**
  * A round that holds no coupons yet is a draft: every change of it is kept, and can be taken back. Planned is what has
@@ -72,7 +25,12 @@ export const isPlanned = (view: JointView): boolean => view.round !== null && vi
 export function draftRound(view: JointView, now: number): Round {
   if (view.draft) return view.draft
   const { brief } = view.joint
-  const arm = newArm(brief, 'a1', testsFor(brief.loads ?? [], sidesOf(view))[0]!, now)
+  const arm = newArm(
+    brief,
+    'a1',
+    testsFor(brief.loads ?? [], sidesOf(view.a?.cls ?? null, view.b?.cls ?? null))[0]!,
+    now,
+  )
   const control = view.procedures.find(({ adhesive, anyway }) => adhesive !== null && !anyway)?.id ?? null
   return {
     id: '',
@@ -146,41 +104,6 @@ export function mendDraft(
   return bench.write(`${view.joint.code} plan: ${what}`, [kept(round, { arms, blocks, order, control }), ...procedures])
 }
 
-/** Labels of a later round carry its number, so that no two strips of tape say the same: "H2.2-B3". */
-const codeOf = (view: JointView, number: number) => (number === 1 ? view.joint.code : `${view.joint.code}.${number}`)
-
-export function couponsOf(view: JointView, round: Round): Coupon[] {
-  const letters = view.procedures.map(({ letter }) => letter)
-  const places = glueOrder(letters, round.blocks * round.arms.length, round.seed)
-  // As written: one kind after the other, which the fairness check warns of.
-  const order =
-    round.order === 'as-written'
-      ? [...places].sort((x, y) => x.letter.localeCompare(y.letter) || x.block - y.block)
-      : places
-  const procedureOf = (letter: string) => view.procedures.find((procedure) => procedure.letter === letter)!.id
-  const trust = (i: number) => trustOf(procedureOf(order[i]!.letter), round.control, round.hunch?.order ?? null)
-  const pulls =
-    round.order === 'as-written'
-      ? [...order.keys()]
-      : round.order === 'least-trusted-first'
-        ? pullOrderByTrust([...order.keys()], trust, round.seed)
-        : pullOrder([...order.keys()], round.seed)
-  const code = codeOf(view, round.number)
-  return order.map(({ letter, block }, i) => ({
-    id: newId(),
-    round: round.id,
-    arm: armOfPlace(round.arms, block).id,
-    procedure: procedureOf(letter),
-    block,
-    label: couponLabel(code, letter, block),
-    glueAt: i,
-    pullAt: pulls.indexOf(i),
-    size: {},
-    stamps: [],
-    deviations: [],
-  }))
-}
-
 /** Turns the draft into coupons: randomised blocks, labels, pull order, the seed kept. One entry. */
 export async function planCoupons(bench: Store, view: JointView, draft: Round, now: number): Promise<boolean> {
   const seed = crypto.getRandomValues(new Uint16Array(1))[0]!
@@ -191,7 +114,7 @@ export async function planCoupons(bench: Store, view: JointView, draft: Round, n
     procedures: view.procedures.map(({ id }) => id),
     plannedAt: now,
   }
-  const coupons = couponsOf(view, round)
+  const coupons = couponsOf(view.joint.code, round, view.procedures, newId)
   return bench.write(
     `${view.joint.code}: plan ${coupons.length} coupons`,
     [
@@ -230,12 +153,9 @@ export const unplan = (bench: Store, view: JointView): Promise<boolean> =>
     true,
   )
 
-/** The pass limits may move until the first pull of their arm; then they are locked. */
-export const limitLocked = (view: JointView, arm: Arm): boolean => {
-  if (!isPlanned(view)) return false
-  const ids = new Set(view.coupons.filter((coupon) => coupon.arm === arm.id).map(({ id }) => id))
-  return view.readings.some(({ coupon }) => ids.has(coupon))
-}
+/** Whether the limit of an arm is locked: nothing has been pulled in a plan that has no coupons yet. */
+export const isLocked = (view: JointView, arm: Arm): boolean =>
+  isPlanned(view) && limitLocked(arm, view.coupons, view.readings)
 
 /** Sets a limit; after the first pull it is kept as a late change, which the result shows. */
 export function setLimit(
@@ -248,13 +168,8 @@ export function setLimit(
   opened: number | null = arm.passLimit,
 ): Promise<boolean> {
   const { unit } = testKinds[arm.test]
-  const late = limitLocked(view, arm)
-  const changed = (one: Arm): Arm => ({
-    ...one,
-    passLimit,
-    passSetAt: passLimit === null ? null : now,
-    lateChanges: late ? [...one.lateChanges, { at: now, from: one.passLimit, to: passLimit }] : one.lateChanges,
-  })
+  const late = isLocked(view, arm)
+  const changed = (one: Arm) => withLimit(one, passLimit, late, now)
   const what =
     'pass limit ' +
     `${passLimit === null ? 'taken away' : `${digitsOf(passLimit)} ${unit}`}${late ? ', after the first pull' : ''}`
@@ -268,22 +183,17 @@ export function setLimit(
 /** From so many pulls on a round's own scatter says more than the usual one. */
 export const ENOUGH_FOR_SCATTER = 6
 
-/** The dry pulls of the round's first arm, as the model takes them. */
-export function modelReadings(view: JointView): ModelReading[] {
-  const arm = view.round?.arms.find(({ exposure, test }) => exposure === null && testKinds[test].force !== null)
+/** The dry pulls of the round's first arm that is pulled, as the model takes them. */
+export function dryReadings(view: JointView): ModelReading[] {
+  const arm = view.round?.arms.find(({ exposure, test }) => exposure === null && formulaOf(test) !== null)
   if (!arm) return []
-  const coupons = new Map(
-    view.coupons.filter((coupon) => coupon.arm === arm.id).map((coupon) => [coupon.id, coupon.procedure]),
+  return modelReadings(
+    arm.test,
+    view.coupons.filter((coupon) => coupon.arm === arm.id),
+    view.readings,
   )
-  return countingReadings(view.readings).flatMap((reading): ModelReading[] => {
-    const procedure = coupons.get(reading.coupon)
-    if (!procedure) return []
-    const { datum } = interpret(reading, arm.test)
-    return datum.kind === 'leftOut' ? [] : [{ procedure, ...datum }]
-  })
 }
 
-const DAY = 86_400_000
 /** What the fairness check takes into account beside the plan. */
 export function fairnessSetting(bench: Store, view: JointView, now: number): FairnessSetting {
   return {
@@ -294,13 +204,7 @@ export function fairnessSetting(bench: Store, view: JointView, now: number): Fai
     familyOf: (procedure) => familyTimes(bench, procedure),
     packDaysLeft: (procedure) => {
       const pack = procedure.adhesive === null ? null : packInUse(bench.of('stock', procedure.adhesive), now)
-      if (!pack) return null
-      const expires =
-        pack.expiresOn === null ? Infinity : Math.floor((Date.parse(`${pack.expiresOn}T23:59:59Z`) - now) / DAY)
-      const { daysOpen } = packAge(pack, now)
-      const keeps = daysOpen === null ? Infinity : familyTimes(bench, procedure).shelfOpenedDays - daysOpen
-      const left = Math.min(expires, keeps)
-      return Number.isFinite(left) ? left : null
+      return pack && packDaysLeft(pack, familyTimes(bench, procedure).shelfOpenedDays, now)
     },
     now,
   }

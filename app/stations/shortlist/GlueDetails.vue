@@ -6,7 +6,7 @@ import { undoOf } from '../../../core/knowledge/undo'
 import { volatileShareOf } from '../../../core/knowledge/volatile'
 import { harmOfUndoing } from '../../../core/screening/undoing'
 import type { Candidate } from '../../../core/screening/shortlist'
-import { glueGrams } from '../../../core/screening/situation'
+import { glueGrams } from '../../../core/situation/situation'
 import { figure } from '../../look/figures'
 
 /** What to have ready, what evaporates, and how to take it apart again. */

@@ -6,7 +6,7 @@ import { seededRandom, type Random } from '../../planning/random'
 import { laterWork, openBrief, type Brief } from '../../records/joint'
 import { answerQuestion, type Question } from '../question'
 import { rules, screen } from '../screen'
-import { situationOf } from '../situation'
+import { situationOf } from '../../situation/situation'
 
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!
 const maybe = <T>(random: Random, share: number, make: () => T): T | null => (random() < share ? make() : null)

@@ -3,7 +3,7 @@ import { familyOf } from '../../knowledge/families'
 import { materialClassOf } from '../../knowledge/materials'
 import { openBrief, type Brief, type Side } from '../../records/joint'
 import { rules, screen } from '../screen'
-import { situationOf, type Around } from '../situation'
+import { situationOf, type Around } from '../../situation/situation'
 
 type More = Omit<Partial<Brief>, 'a' | 'b'> & { a?: Partial<Side>; b?: Partial<Side>; around?: Around }
 type Case = [a: string, b: string, family: string, more?: More]

@@ -7,7 +7,8 @@ import type { Adhesive, HouseRule, StockItem } from '../../records/shelf'
 import { changesThatHelp } from '../changes'
 import { compare } from '../compare'
 import { openWordsByEffect } from '../openWords'
-import { helpersThatHelp, packAge, packInUse, shortlist, type Setting } from '../shortlist'
+import { packAge, packInUse } from '../../situation/packs'
+import { helpersThatHelp, shortlist, type Setting } from '../shortlist'
 
 const NOW = Date.parse('2026-11-24T12:00:00Z')
 const classOf = (id: string) => id

@@ -11,7 +11,7 @@ import {
   someFace,
   withTrait,
   type Situation,
-} from '../situation'
+} from '../../situation/situation'
 import {
   fumesWhenHot,
   isCa,

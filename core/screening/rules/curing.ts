@@ -1,6 +1,6 @@
 import type { Family } from '../../knowledge/families'
 import { block, caution, HARM, note, rule, type Rule } from '../rule'
-import { bothFaces, glueGrams, isFamilyOf, needs, someFace, span, withTrait } from '../situation'
+import { bothFaces, glueGrams, isFamilyOf, needs, someFace, span, withTrait } from '../../situation/situation'
 import { barrier, isCa, isEpoxy, isFoam, isHotmelt, isPressure } from './kinds'
 import { coverS } from './cover'
 

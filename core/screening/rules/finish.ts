@@ -1,6 +1,6 @@
 import { undoOf } from '../../knowledge/undo'
 import { block, caution, note, rule, type Rule } from '../rule'
-import { glueGrams, inView, isFamilyOf, someFace, thicknessOf } from '../situation'
+import { glueGrams, inView, isFamilyOf, someFace, thicknessOf } from '../../situation/situation'
 import { isHotmelt, isPressure } from './kinds'
 import { harmOfUndoing } from '../undoing'
 

@@ -1,5 +1,16 @@
 import { block, BY_PULL, caution, fit, note, rule, type Rule } from '../rule'
-import { attacks, bothFaces, called, isAnyOf, isFamilyOf, needs, someFace, span, wetter, withTrait } from '../situation'
+import {
+  attacks,
+  bothFaces,
+  called,
+  isAnyOf,
+  isFamilyOf,
+  needs,
+  someFace,
+  span,
+  wetter,
+  withTrait,
+} from '../../situation/situation'
 import { coverS } from './cover'
 import { isContact, isFoam, isHotmelt, isPrint, isStructural, isWeld, meltable, soluble, styreneFoam } from './kinds'
 

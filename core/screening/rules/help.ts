@@ -1,13 +1,10 @@
+import { DAB_SHARE } from '../../coupons/dabs'
 import { familyOf } from '../../knowledge/families'
 import { block, caution, fit, note, rule, type Rule } from '../rule'
-import { needs, someFace, type Dab, type Situation } from '../situation'
+import { needs, someFace, type Dab, type Situation } from '../../situation/situation'
 import { isCa, isTextile, styreneFoam } from './kinds'
 
 const SLOW = ['epoxy-slow', 'epoxy-fast', 'silicone', 'sealant-pu', 'construction-hybrid', 'pu-clear']
-/**
- * Share of the bonded area that dabs take (knowledge, tack-and-cure-pair: fixture strength from 5–10 % of the area).
- */
-export const DAB_SHARE = 0.08
 
 /** What speaks against a dab glue on these faces; the same facts as its own rules, without calling them. */
 export function dabFault(dab: Dab, s: Situation): string | null {

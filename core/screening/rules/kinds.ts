@@ -1,6 +1,6 @@
 import { isCyanoacrylate, type Family } from '../../knowledge/families'
 import type { MaterialClass } from '../../knowledge/materials'
-import { isAnyOf } from '../situation'
+import { isAnyOf } from '../../situation/situation'
 
 /** Groups of materials and glues that several rules speak of. */
 export const styreneFoam = isAnyOf('foam-xps', 'foam-eps')

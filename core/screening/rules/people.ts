@@ -1,5 +1,5 @@
 import { block, caution, HARM, note, rule, type Rule } from '../rule'
-import { hazardous, isFamilyOf, someFace, span } from '../situation'
+import { hazardous, isFamilyOf, someFace, span } from '../../situation/situation'
 import { isPressure, isPrint, solventBorne } from './kinds'
 
 const CHILD_CODES = [

@@ -1,5 +1,15 @@
 import { block, caution, note, rule, type Finding, type Rule } from '../rule'
-import { bothFaces, called, inView, isAnyOf, isFamilyOf, loaded, someFace, wetter, type Situation } from '../situation'
+import {
+  bothFaces,
+  called,
+  inView,
+  isAnyOf,
+  isFamilyOf,
+  loaded,
+  someFace,
+  wetter,
+  type Situation,
+} from '../../situation/situation'
 import { isCa, isEpoxy, isHotmelt, isPressure, stretchy } from './kinds'
 
 const waterWords = { no: 'no water', splash: 'splashes', wash: 'washing or rain', soak: 'soaking' } as const

@@ -1,7 +1,7 @@
 import { typicalPairStrength } from '../../knowledge/strengths'
 import { stakeWords } from '../../knowledge/vocabulary'
 import { block, BY_PULL, caution, HARM, note, rule, type Rule } from '../rule'
-import { isFamilyOf, loaded, someFace, thicknessOf } from '../situation'
+import { isFamilyOf, loaded, someFace, thicknessOf } from '../../situation/situation'
 
 const rigidInPeelOrCleavage = rule(
   'rigid-in-peel-or-cleavage',

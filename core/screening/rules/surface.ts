@@ -1,7 +1,7 @@
 import type { MaterialClass } from '../../knowledge/materials'
 import { shareOfBest } from '../../knowledge/strengths'
 import { block, BY_PULL, caution, fit, HARM, note, rule, worseOf, type Rule } from '../rule'
-import { bothFaces, called, isAnyOf, isFamilyOf, needs, someFace, withTrait } from '../situation'
+import { bothFaces, called, isAnyOf, isFamilyOf, needs, someFace, withTrait } from '../../situation/situation'
 import { isCa, isContact, isHotmelt, isPaper, isPressure, isPrint, isTextile, styreneFoam } from './kinds'
 
 const lowEnergyPlain = rule(

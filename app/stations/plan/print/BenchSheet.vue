@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { armOf, armWords } from '../../../../core/planning/arms'
-import { testKinds } from '../../../../core/readings/tests'
+import { testKinds } from '../../../../core/knowledge/testKinds'
 import type { Coupon } from '../../../../core/records/round'
 import type { JointView } from '../../../bench/jointView'
 import { useBench } from '../../../bench/store'

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { refusalFor } from '../../core/care/refusal'
-import { useJoint } from '../bench/jointView'
-import JointStrip from './frame/JointStrip.vue'
-import StationRoute from './frame/StationRoute.vue'
-import WhyPanel from './frame/WhyPanel.vue'
-import LostPage from '../frame/LostPage.vue'
-import PanelGuard from '../look/PanelGuard.vue'
-import { useWhy } from '../look/why'
+import { refusalFor } from '../../../core/care/refusal'
+import { useJoint } from '../../bench/jointView'
+import JointStrip from './JointStrip.vue'
+import StationRoute from './StationRoute.vue'
+import WhyPanel from './WhyPanel.vue'
+import LostPage from '../../frame/LostPage.vue'
+import PanelGuard from '../../look/PanelGuard.vue'
+import { useWhy } from '../../look/why'
 
 const props = defineProps<{ joint: string }>()
 const route = useRoute()

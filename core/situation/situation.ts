@@ -1,4 +1,5 @@
-import { requiredLoad } from '../choice/requirement'
+import type { PackAge } from './packs'
+import { requiredLoad } from '../loads/requirement'
 import { packGrams } from '../costs/cost'
 import { waterRank, type Family, type WaterClass } from '../knowledge/families'
 import type { FaceState, MaterialClass } from '../knowledge/materials'
@@ -11,13 +12,6 @@ export interface Face {
   state: FaceState | null
   thicknessMm: number | null
   traits: readonly FaceTrait[] | null
-}
-
-/** The pack that would be used; ages in whole days and months, null where a date is not known. */
-export interface PackAge {
-  daysOpen: number | null
-  monthsOld: number | null
-  expired: boolean
 }
 
 /** The fast glue whose dabs hold while a slow one cures. */

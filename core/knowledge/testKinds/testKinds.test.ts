@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { emptyBench } from '../records/bench'
-import { lightestOf } from './lightest'
-import { testIds, testKinds, testsFor } from './tests'
+import { emptyBench } from '../../records/bench'
+import { lightestOf } from '../../readings/lightest'
+import { formulaOf, testIds, testKinds, testsFor } from './index'
 
 describe('tests that answer a load', () => {
   it('are peeled as the sides allow: two arms, one arm, or prised open', () => {
@@ -19,7 +19,7 @@ describe('the least that a test reads', () => {
   it('is in the unit of the test: newtons only where a load is read', () => {
     for (const id of testIds) {
       const { value, unit } = lightestOf(id, {}, gauge)
-      expect(unit, id).toBe(testKinds[id].force === null ? testKinds[id].unit : 'N')
+      expect(unit, id).toBe(formulaOf(id) === null ? testKinds[id].unit : 'N')
       expect(value, id).toBeGreaterThan(0)
     }
     expect(lightestOf('t-peel', {}, gauge).value).toBe(gauge.resolutionN)

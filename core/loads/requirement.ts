@@ -1,7 +1,7 @@
 import { motionFactor } from '../knowledge/vocabulary'
 import { STANDARD_GRAVITY } from '../quantities/units'
 import type { Brief } from '../records/joint'
-import { testKinds, type TestId } from '../readings/tests'
+import { testKinds, type TestId } from '../knowledge/testKinds'
 
 /** What one joint must carry, and from what: weight × share × g × motion factor (methods.md 9). */
 export interface RequiredLoad {
@@ -39,9 +39,8 @@ export const jointAreaMm2 = (brief: Brief): number | null =>
 export function requiredStrength(brief: Brief, test: TestId): number | null {
   const load = requiredLoad(brief)
   if (!load || load.n === 0) return null
-  const kind = testKinds[test]
-  if (kind.force === 'peel' || kind.force === 'cleavage') return brief.widthMm === null ? null : load.n / brief.widthMm
-  const area = jointAreaMm2(brief)
-  if (kind.force === 'lap-shear' || kind.force === 'tension') return area === null ? null : load.n / area
-  return null
+  const { joint } = testKinds[test]
+  if (joint === 'width') return brief.widthMm === null ? null : load.n / brief.widthMm
+  const area = joint === 'area' ? jointAreaMm2(brief) : null
+  return area === null ? null : load.n / area
 }

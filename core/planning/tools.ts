@@ -1,6 +1,7 @@
-import type { NeedOf } from '../../../core/planning/needs'
-import { testKinds } from '../../../core/readings/tests'
-import type { Arm } from '../../../core/records/round'
+import { exposureRows } from '../knowledge/exposures'
+import type { NeedOf } from './needs'
+import { formulaOf, testKinds } from '../knowledge/testKinds'
+import type { Arm } from '../records/round'
 
 /** What should lie at hand, from the tests and the steps: so that nothing is missing halfway. */
 export function toolsFor(arms: readonly Pick<Arm, 'test' | 'exposure'>[], list: readonly NeedOf[]): string[] {
@@ -16,13 +17,11 @@ export function toolsFor(arms: readonly Pick<Arm, 'test' | 'exposure'>[], list: 
   if (mechanisms.has('heat-activated')) tools.add('iron and baking paper')
   if (mechanisms.has('light')) tools.add('lamp and rated glasses')
   if (mechanisms.has('evaporate-water') || mechanisms.has('evaporate-solvent')) tools.add('brush or spreader')
-  if (arms.some(({ test }) => testKinds[test].force !== null)) tools.add('scale or gauge, a hook, a vice')
-  if (arms.some(({ test }) => test === 'bend')) tools.add('jars or dowels of known radius')
+  if (arms.some(({ test }) => formulaOf(test))) tools.add('scale or gauge, a hook, a vice')
+  for (const { test } of arms) testKinds[test].tools?.forEach((tool) => tools.add(tool))
   for (const { exposure } of arms) {
-    if (exposure?.kind === 'heat') tools.add('hot box with a thermometer')
-    if (exposure?.kind === 'cold') tools.add('room in the freezer')
-    if (exposure?.kind === 'wash') tools.add('washing bag')
-    if (exposure?.kind === 'soak') tools.add('jar of water')
+    const tool = exposure && exposureRows[exposure.kind].tool
+    if (tool) tools.add(tool)
   }
   tools.add('goggles')
   return [...tools]

@@ -1,0 +1,52 @@
+import { onScopeDispose, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
+import type { AskOptions } from './client'
+
+/** What the worker makes of something that changes. */
+export interface Asked<R> {
+  /** the last answer; null before the first, and where there is nothing to ask */
+  answer: ShallowRef<R | null>
+  /** 0…1 while it runs, else null */
+  progress: Ref<number | null>
+  /** what went wrong, null when nothing did */
+  fault: ShallowRef<unknown>
+  /** asks again with the same input */
+  again: () => void
+  cancel: () => void
+}
+
+/**
+ * Asks the worker whenever its input changes; what is out of date is cancelled, and its answer never shown.
+ * @param input what to ask with, or null for nothing; a new object is a new question
+ */
+export function useAsked<I, R>(input: () => I | null, ask: (input: I, options: AskOptions) => Promise<R>): Asked<R> {
+  const answer = shallowRef<R | null>(null)
+  const progress = ref<number | null>(null)
+  const fault = shallowRef<unknown>(null)
+  let running: AbortController | null = null
+
+  async function run(question: I | null) {
+    running?.abort()
+    fault.value = null
+    progress.value = null
+    if (question === null) return void (answer.value = null)
+    const mine = (running = new AbortController())
+    progress.value = 0
+    try {
+      const onProgress = (done: number) => (progress.value = done)
+      const got = await ask(question, { signal: mine.signal, onProgress })
+      if (mine.signal.aborted) return
+      answer.value = got
+    } catch (error) {
+      if (mine.signal.aborted) return
+      fault.value = error
+    }
+    progress.value = null
+  }
+  function cancel() {
+    running?.abort()
+    progress.value = null
+  }
+  watch(input, run, { immediate: true })
+  onScopeDispose(() => running?.abort())
+  return { answer, progress, fault, again: () => void run(input()), cancel }
+}

@@ -1,0 +1,67 @@
+import { exposureRows, type ExposureKind } from '../knowledge/exposures'
+import type { MaterialClass } from '../knowledge/materials'
+import { testKinds, type CouponSize, type Sides, type TestId } from '../knowledge/testKinds'
+import { requiredStrength } from '../loads/requirement'
+import type { Brief } from '../records/joint'
+import type { Arm, Exposure } from '../records/round'
+
+/** Whether each side bends, which decides how it can be peeled. */
+export const sidesOf = (a: MaterialClass | null, b: MaterialClass | null): Sides => ({
+  aBends: a?.flexible ?? null,
+  bBends: b?.flexible ?? null,
+})
+
+/** A test's usual sizes, with the thickness of the thinner side where the test asks for one. */
+export function usualSize(brief: Brief, test: TestId): CouponSize {
+  const size: CouponSize = { ...testKinds[test].sizes }
+  const thickness = [brief.a.thicknessMm, brief.b.thicknessMm].filter((value) => value !== null)
+  if (size.thicknessMm && thickness.length) size.thicknessMm = Math.min(...thickness)
+  return size
+}
+
+/** A proof load is the required load itself, times a factor: twice it is the usual one. */
+export const PROOF_FACTOR = 2
+
+/** Limits are set to three significant figures: more would claim what no bench can read. */
+const limited = (limit: number | null) => (limit === null ? null : Number(limit.toPrecision(3)))
+
+/**
+ * An arm with its usual size and, where the brief gives one, its pass limit.
+ * @param now ms, when the limit was set
+ */
+export function newArm(brief: Brief, id: string, test: TestId, now: number, exposure: Exposure | null = null): Arm {
+  const passLimit = test === 'proof' ? PROOF_FACTOR : limited(requiredStrength(brief, test))
+  return {
+    id,
+    test,
+    exposure,
+    size: usualSize(brief, test),
+    passLimit,
+    passSetAt: passLimit === null ? null : now,
+    lateChanges: [],
+  }
+}
+
+/**
+ * Another arm for a round: an id that is not in use, and, where the round has the same test already, its size and
+ * limit, so that what an exposure does can be seen beside the dry pulls.
+ */
+export function anotherArm(
+  arms: readonly Arm[],
+  brief: Brief,
+  test: TestId,
+  now: number,
+  exposure: Exposure | null,
+): Arm {
+  const used = arms.map(({ id }) => Number(id.slice(1)) || 0)
+  const arm = newArm(brief, `a${Math.max(0, ...used) + 1}`, test, now, exposure)
+  const like = arms.find((one) => one.test === test)
+  if (!like) return arm
+  return { ...arm, size: like.size, passLimit: like.passLimit, passSetAt: like.passLimit === null ? null : now }
+}
+
+/** What a coupon goes through, as the brief has it: its heat, its cold, its water. */
+export const usualExposure = (kind: ExposureKind, brief: Brief): Exposure => ({
+  kind,
+  ...exposureRows[kind].usual(brief),
+})
