@@ -1,63 +1,93 @@
-// Turns the knowledge tables (CSV) into the JSON that core/knowledge ships. Run by hand when a table changes:
-//   node scripts/knowledge.mjs FOLDER_WITH_THE_CSV_FILES
+// Generates the JSON that core/knowledge ships from the CSV tables beside it, which are the source:
+//   npm run knowledge            writes it, after a table was changed
+//   npm run knowledge -- --check fails when the two differ (a unit test does the same)
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import Papa from 'papaparse'
 
-const from = process.argv[2]
-if (!from) throw new Error('say which folder holds families.csv, materials.csv and strengths.csv')
-const out = new URL('../core/knowledge/', import.meta.url).pathname
-const read = (name) => Papa.parse(readFileSync(join(from, name), 'utf8'), { header: true, skipEmptyLines: true }).data
+const folder = fileURLToPath(new URL('../core/knowledge/', import.meta.url))
+const read = (name) =>
+  Papa.parse(readFileSync(join(folder, 'tables', name), 'utf8'), { header: true, skipEmptyLines: true }).data
 
-const list = (text) => (text ? text.split(';') : [])
-const number = (text) => (text === '' || text === undefined ? null : Number(text))
-const lists = new Set(['needs', 'attacks', 'hazards', 'sensitiveTo'])
-const numeric = new Set(
-  (
-    'waitMinS waitMaxS openS holdS handlingS fullS gapMaxMm serviceMinC serviceMaxC expands spreadGm2 ' +
-    'densityGml packSize packPrice potLifeS shelfUnopenedMonths shelfOpenedDays porosity surfaceEnergyMNm softensC tensileMPa tearNPerMm ' +
-    'modulusMPa typicalThicknessMm'
-  ).split(' '),
-)
-const yesNo = new Set(['vapourBarrier', 'transparent', 'flexible', 'yellows', 'sandable', 'paintable', 'carvable'])
-const flexYes = (row, key) => (key === 'flexible' || yesNo.has(key) ? row[key] === 'yes' : row[key])
+const lists = new Set(['needs', 'attacks', 'hazards', 'sensitiveTo', 'traits'])
+const numeric = new Set([
+  ...['waitMinS', 'waitMaxS', 'openS', 'holdS', 'handlingS', 'fullS', 'gapMaxMm', 'serviceMinC', 'serviceMaxC'],
+  ...['expands', 'spreadGm2', 'densityGml', 'packSize', 'packPrice', 'potLifeS', 'shelfUnopenedMonths'],
+  ...['shelfOpenedDays', 'volatileShare', 'tapeWidthMm', 'porosity', 'surfaceEnergyMNm', 'softensC', 'tensileMPa'],
+  ...['tearNPerMm', 'modulusMPa', 'typicalThicknessMm', 'atC'],
+])
+const yesNo = new Set(['vapourBarrier', 'transparent', 'yellows', 'sandable', 'paintable', 'carvable'])
+/** Texts that nothing shows: they stay in the tables. */
+const unshipped = new Set(['cleanup', 'debond', 'mixRatio', 'notes'])
+
+function valueOf(key, text) {
+  if (lists.has(key)) return text ? text.split(';') : []
+  if (numeric.has(key)) return text === '' ? null : Number(text)
+  // A family's flex has four grades, a material's is yes or no.
+  if (yesNo.has(key) || key === 'flexible') return text === 'yes'
+  return text
+}
 const typed = (row) =>
   Object.fromEntries(
-    Object.keys(row).map((key) => [
-      key,
-      lists.has(key)
-        ? list(row[key])
-        : numeric.has(key)
-          ? number(row[key])
-          : yesNo.has(key)
-            ? flexYes(row, key)
-            : row[key],
-    ]),
+    Object.entries(row)
+      .filter(([key]) => !unshipped.has(key))
+      .map(([key, text]) => [key, valueOf(key, text)]),
   )
+
+/** A way to undo a joint: what a row leaves empty is left out. */
+const undoWay = ({ by, atC, solvent, prise, gentle, how, sideEffect }) => ({
+  by,
+  ...(atC && { atC: Number(atC) }),
+  ...(solvent && { solvent }),
+  ...(prise && { prise: true }),
+  ...(gentle && { gentle: true }),
+  how,
+  sideEffect,
+})
+
+/**
+ * One row a material and family; materials of a group without a row of their own take the group's. The file comes with
+ * the first load of the demo bench, so it is kept small: failure, basis and test in two letters (“As”: adhesive and
+ * judged, small “a”: scaled; “b” butt, “l” lap), and the observed values only where they differ from the bond's.
+ */
+function strengthRow(row) {
+  const code = (row.basis === 'judged' ? row.failure[0].toUpperCase() : row.failure[0]) + row.test[0]
+  const observed = [Number(row.observedMPa), Number(row.observedPeelNPerMm)]
+  const bond = [Number(row.bondMPa), Number(row.peelNPerMm)]
+  const same = observed.every((value, i) => value === bond[i])
+  const target = row.scope === 'group' ? `group:${row.target}` : row.target
+  return [target, row.family, code, Number(row.cv), ...bond, ...(same ? [] : observed)]
+}
+
 /** "80 C" in a text is 80 °C. */
 const degrees = (json) => json.replace(/(\d) C\b/g, '$1 °C')
-const write = (name, rows) =>
-  writeFileSync(join(out, name), `[\n${rows.map((r) => degrees(JSON.stringify(r))).join(',\n')}\n]\n`)
+const lines = (rows) => `[\n${rows.map((row) => degrees(JSON.stringify(row))).join(',\n')}\n]\n`
+const grouped = (rows) => {
+  const by = new Map(rows.map(({ family }) => [family, rows.filter((one) => one.family === family)]))
+  const entries = [...by].map(([family, of]) => `${JSON.stringify(family)}:${JSON.stringify(of.map(undoWay))}`)
+  return `{\n${entries.map(degrees).join(',\n')}\n}\n`
+}
 
-write('families.json', read('families.csv').map(typed))
-write('materials.json', read('materials.csv').map(typed))
-// One row a material and family; materials of a group without a row of their own take the group's. The file comes with
-// the first load of the demo bench, so it is kept small: failure, basis and test in two letters (“As”: adhesive and
-// judged, small “a”: scaled; “b” butt, “l” lap), and the observed values only where they differ from the bond's.
-const code = (r) => (r.basis === 'judged' ? r.failure[0].toUpperCase() : r.failure[0]) + r.test[0]
-write(
-  'strengths.json',
-  read('strengths.csv').map((r) => {
-    const observed = [Number(r.observedMPa), Number(r.observedPeelNPerMm)]
-    const bond = [Number(r.bondMPa), Number(r.peelNPerMm)]
-    const same = observed.every((value, i) => value === bond[i])
-    return [
-      r.scope === 'group' ? `group:${r.target}` : r.target,
-      r.family,
-      code(r),
-      Number(r.cv),
-      ...bond,
-      ...(same ? [] : observed),
-    ]
-  }),
-)
+/** Every generated file, by its name. */
+export const generated = () => ({
+  'families.json': lines(read('families.csv').map(typed)),
+  'materials.json': lines(read('materials.csv').map(typed)),
+  'strengths.json': lines(read('strengths.csv').map(strengthRow)),
+  'undo.json': grouped(read('undo.csv')),
+})
+
+/** Names of the shipped files that are not what the tables say. */
+export const outOfDate = () =>
+  Object.entries(generated())
+    .filter(([name, text]) => readFileSync(join(folder, name), 'utf8') !== text)
+    .map(([name]) => name)
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  if (!process.argv.includes('--check'))
+    for (const [name, text] of Object.entries(generated())) writeFileSync(join(folder, name), text)
+  else if (outOfDate().length) {
+    console.error(`Not what the tables say: ${outOfDate().join(', ')}. Run npm run knowledge.`)
+    process.exitCode = 1
+  }
+}

@@ -2,7 +2,6 @@
 import { computed, ref } from 'vue'
 import { families, familyOf, unknownFamily } from '../../core/knowledge/families'
 import { hazardCodes } from '../../core/knowledge/hazards'
-import { volatileShareOf } from '../../core/knowledge/volatile'
 import { sayError } from '../../core/messages'
 import type { Adhesive, StockItem } from '../../core/records/shelf'
 import { useBench } from '../bench/store'
@@ -132,7 +131,7 @@ async function keep() {
           v-model="form.volatile"
           class="plain"
           inputmode="decimal"
-          :placeholder="String(Math.round(volatileShareOf(family) * 100))"
+          :placeholder="String(Math.round(family.volatileShare * 100))"
       /></label>
       <label class="field"
         ><span>Limit in its data sheet, mg/m³</span

@@ -1,7 +1,7 @@
 import { hazardsOf, type Hazard } from '../knowledge/hazards'
 import { familyOf } from '../knowledge/families'
 import { helperWords, type Helper } from '../knowledge/vocabulary'
-import type { Situation } from '../situation/situation'
+import { type Situation } from '../situation/situation'
 import { combinedCautions } from './combined'
 import { thingsToHaveReady, type Ready } from './ready'
 
@@ -45,7 +45,7 @@ export function hazardSources(s: Situation): { code: string; from: string }[] {
       (material.group === 'wood' || material.group === 'print' || material.group === 'foam')
     )
       codes.push('dust')
-    if (material.id === 'print-resin' && traits?.includes('uncured')) codes.push('sensitiser', 'acrylate')
+    if (material.traits.includes('resin') && traits?.includes('uncured')) codes.push('sensitiser', 'acrylate')
     return codes.map((code) => ({ code, from: material.name }))
   })
   return [...glue, ...helped, ...parts]

@@ -1,5 +1,4 @@
-import { isCyanoacrylate } from '../knowledge/families'
-import { called, someFace, type Situation } from '../situation/situation'
+import { called, is, type Situation, someFace } from '../situation/situation'
 
 interface Combination {
   id: string
@@ -9,8 +8,6 @@ interface Combination {
 }
 
 const has = (codes: readonly string[], ...some: string[]) => some.some((code) => codes.includes(code))
-const fibrous = ['fabric-cotton', 'felt', 'leather', 'suede', 'paper', 'card']
-const PVC = ['sheet-pvc', 'foam-pvc', 'vinyl-soft']
 
 /** What comes from two things meeting, in the usual wording of workshop safety. */
 export const combinations: Combination[] = [
@@ -29,8 +26,8 @@ export const combinations: Combination[] = [
   {
     id: 'instant-on-fibre',
     says: (s) => {
-      if (!isCyanoacrylate(s.family.id) && s.dab !== 'ca-gel') return null
-      const face = someFace(s, (m) => fibrous.includes(m.id))
+      if (s.family.chemistry !== 'cyanoacrylate' && s.dab !== 'ca-gel') return null
+      const face = someFace(s, is('fibrous'))
       return face
         ? `Instant glue on ${called(face)} may smoke and burn: never soak it. No cotton or wool gloves, wipes or ` +
             'swabs near it.'
@@ -89,7 +86,7 @@ export const combinations: Combination[] = [
     id: 'no-solvent-wipe',
     cleaning: true,
     says: (s) => {
-      const face = someFace(s, (m) => m.id === 'foam-xps' || m.id === 'foam-eps')
+      const face = someFace(s, is('styrene-foam'))
       return face ? `No solvent wipe and no spray paint on bare ${called(face)}: it melts and gives off styrene.` : null
     },
   },
@@ -98,7 +95,7 @@ export const combinations: Combination[] = [
     says: (s) => {
       const hot =
         s.family.needs.includes('heat') || s.later?.some((work) => work === 'hot-wire' || work === 'heat-form')
-      const face = hot ? someFace(s, (m) => PVC.includes(m.id)) : null
+      const face = hot ? someFace(s, is('pvc')) : null
       return face
         ? `${called(face).replace(/^./, (c) => c.toUpperCase())} gives off acid fume when it is overheated: low ` +
             'heat, moving air, stop at the first smell.'

@@ -1,4 +1,4 @@
-import type { Situation } from '../situation/situation'
+import { type Situation } from '../situation/situation'
 
 export interface Ready {
   what: 'gloves' | 'eyes' | 'air' | 'fire' | 'at hand'

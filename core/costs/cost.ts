@@ -43,9 +43,10 @@ export interface CostResult {
   workCost: number
 }
 
-/** One hot-melt stick is 9 g; tapes by their usual width (knowledge, reading notes). */
+/** One hot-melt stick is 9 g (knowledge, reading notes). */
 const STICK_G = 9
-const TAPE_WIDTH_MM: Record<string, number> = { 'tape-double': 12, 'tape-foam': 19, 'web-iron-on': 20 }
+/** Width of a tape whose row says none, mm. */
+const USUAL_TAPE_MM = 12
 
 /** Grams of glue in a pack. @throws CodedError not-one-of */
 export function packGrams(adhesive: CostInput['adhesive']): number {
@@ -65,7 +66,7 @@ export function packGrams(adhesive: CostInput['adhesive']): number {
     case 'stick':
       return size * STICK_G
     case 'm':
-      return size * ((TAPE_WIDTH_MM[adhesive.family] ?? 12) / 1000) * Math.max(spread, 1)
+      return size * ((family.tapeWidthMm ?? USUAL_TAPE_MM) / 1000) * Math.max(spread, 1)
     case 'piece':
       // A dot or trim of about 10 mm; counted by the area it covers.
       return size * 1e-4 * Math.max(spread, 1)

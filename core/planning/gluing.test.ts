@@ -106,7 +106,7 @@ describe('gluing along the clock', () => {
   it('starts holding with closing, and the cure from there', () => {
     const closed = step(glued, contact, 20 * MIN)
     expect(closedAt(closed, contact)).toBe(20 * MIN)
-    expect(curedFrom(closed, contact)).toBe(20 * MIN + 172_800_000)
+    expect(curedFrom(closed, contact)).toBe(20 * MIN + 432_000_000)
     expect(taskOf(closed, contact)!.step.kind).toBe('clamp')
     const clamped = step(closed, contact, 21 * MIN)
     expect(taskOf(clamped, contact)).toBeNull()
@@ -143,11 +143,11 @@ describe('where a joint stands', () => {
     expect(at(brief, [contact], round, [done], [], null)).toMatchObject({
       at: 'break',
       closed: 1,
-      curedAt: [172_800_000],
+      curedAt: [432_000_000],
     })
     const closed = at(brief, [contact], round, [done], [], null)
-    expect(curingAt(closed, 172_799_999)).toEqual({ cured: 0, next: 172_800_000 })
-    expect(curingAt(closed, 172_800_000)).toEqual({ cured: 1, next: null })
+    expect(curingAt(closed, 172_799_999)).toEqual({ cured: 0, next: 432_000_000 })
+    expect(curingAt(closed, 432_000_000)).toEqual({ cured: 1, next: null })
     expect(at(brief, [contact], round, [done], [{ coupon: done.id } as never], null)).toMatchObject({
       at: 'choose',
       pulled: 1,

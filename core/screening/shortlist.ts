@@ -126,7 +126,7 @@ export function inOrder(candidates: readonly Candidate[]): Candidate[] {
 /** Which helpers could do anything for a family at all; the rest need not be tried. */
 function helpersWorthTrying({ family, situation }: Candidate): Helper[] {
   const cloth = situation.faces.some(({ material }) => material?.group === 'textile')
-  const instant: Helper[] = family.id.startsWith('ca-') ? ['powder-filler', 'primer', 'fibre-filler'] : []
+  const instant: Helper[] = family.chemistry === 'cyanoacrylate' ? ['powder-filler', 'primer', 'fibre-filler'] : []
   return [
     ...instant,
     ...(family.holdS > 120 ? ['tack-and-cure' as const] : []),

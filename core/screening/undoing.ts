@@ -1,9 +1,10 @@
+import type { MaterialClass } from '../knowledge/materials'
 import type { UndoWay } from '../knowledge/undo'
-import { called, someFace, type Situation } from '../situation/situation'
+import { called, is, type Situation, someFace } from '../situation/situation'
 
 /** What the tables' sensitiveTo does not name. */
-const solventHarms: Record<string, (material: string, state: string | null) => boolean> = {
-  hydrocarbon: (material) => ['foam-xps', 'foam-eps', 'rubber-sole'].includes(material),
+const solventHarms: Record<string, (material: MaterialClass, state: string | null) => boolean> = {
+  hydrocarbon: is('minds-hydrocarbon'),
   alcohol: (_, state) => state === 'painted-acrylic',
   ketone: (_, state) => state?.startsWith('painted') === true,
   aromatic: (_, state) => state?.startsWith('painted') === true,
@@ -29,7 +30,7 @@ export function harmOfUndoing(way: UndoWay, s: Pick<Situation, 'faces'>): string
     }
     case 'solvent': {
       const face = find(
-        (m, one) => m.sensitiveTo.includes(way.solvent!) || solventHarms[way.solvent!]?.(m.id, one.state) === true,
+        (m, one) => m.sensitiveTo.includes(way.solvent!) || solventHarms[way.solvent!]?.(m, one.state) === true,
       )
       return face ? `its remover attacks ${called(face)}` : null
     }

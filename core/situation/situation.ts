@@ -1,8 +1,8 @@
 import type { PackAge } from './packs'
 import { requiredLoad } from '../loads/requirement'
 import { packGrams } from '../costs/cost'
-import { waterRank, type Family, type WaterClass } from '../knowledge/families'
-import type { FaceState, MaterialClass } from '../knowledge/materials'
+import { waterRank, type Family, type FamilyTrait, type WaterClass } from '../knowledge/families'
+import type { FaceState, MaterialClass, MaterialTrait } from '../knowledge/materials'
 import type { FaceTrait, Geometry, Helper, LoadMode, Stake } from '../knowledge/vocabulary'
 import type { Brief, laterWork } from '../records/joint'
 
@@ -180,10 +180,10 @@ export const someFace = (s: Situation, test: (material: MaterialClass, face: Fac
 /** Both materials are known and pass. */
 export const bothFaces = (s: Situation, test: (material: MaterialClass) => boolean): boolean =>
   s.faces.every((face) => face.material !== null && test(face.material))
-export const isAnyOf =
-  (...ids: string[]) =>
-  (material: MaterialClass) =>
-    ids.includes(material.id)
+export const is =
+  (...traits: MaterialTrait[]) =>
+  (material: MaterialClass): boolean =>
+    traits.some((trait) => material.traits.includes(trait))
 /** A face with a trait; where the material matters it must be known. */
 export const withTrait = (s: Situation, trait: FaceTrait, test?: (material: MaterialClass) => boolean): Face | null =>
   s.faces.find((face) => face.traits?.includes(trait) && (!test || (face.material !== null && test(face.material)))) ??
@@ -194,7 +194,8 @@ export const attacks = (s: Situation, word: string): boolean => s.family.attacks
 export const needs = (s: Situation, word: string): boolean => s.family.needs.includes(word)
 export const hazardous = (s: Situation, ...codes: string[]): boolean =>
   codes.some((code) => s.family.hazards.includes(code))
-export const isFamilyOf = (s: Situation, ...ids: string[]): boolean => ids.includes(s.family.id)
+export const has = (s: Situation, ...traits: FamilyTrait[]): boolean =>
+  traits.some((trait) => s.family.traits.includes(trait))
 export const inView = (s: Situation): boolean => s.look === 'neat' || s.look === 'clear' || s.look === 'white'
 export const thicknessOf = (face: Face): number | null => face.thicknessMm ?? face.material?.typicalThicknessMm ?? null
 export const wetter = (one: WaterClass, two: WaterClass): boolean => waterRank(one) > waterRank(two)

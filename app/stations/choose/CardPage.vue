@@ -110,8 +110,6 @@ const printIt = () => window.print()
             {{ plural(view.joint.brief.count ?? 1, 'joint') }}: {{ plural(price.packs, 'pack') }}
           </dd>
         </template>
-        <dt>To undo</dt>
-        <dd>{{ family.debond }}</dd>
         <dt>Chosen</dt>
         <dd>{{ momentName(decision.at, 0) }}: {{ decision.reason }}</dd>
       </dl>

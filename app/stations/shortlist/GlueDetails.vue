@@ -3,7 +3,6 @@ import { computed } from 'vue'
 import { careFor } from '../../../core/care/care'
 import { airChangesPerHour, vapourEstimate } from '../../../core/care/vapour'
 import { undoOf } from '../../../core/knowledge/undo'
-import { volatileShareOf } from '../../../core/knowledge/volatile'
 import { harmOfUndoing } from '../../../core/screening/undoing'
 import type { Candidate } from '../../../core/screening/shortlist'
 import { glueGrams } from '../../../core/situation/situation'
@@ -41,7 +40,7 @@ const stock = computed(() => {
 /** Vapour of one evening's gluing; the lines say what is missing where nothing can be said. */
 const vapour = computed((): string[] => {
   const { situation: s, product, family } = props.candidate
-  const share = product?.label.volatileShare ?? volatileShareOf(family)
+  const share = product?.label.volatileShare ?? family.volatileShare
   if (share === 0) return ['Nothing that may harm is known to evaporate from its kind; the data sheet says better.']
   const { roomM3 } = s
   if (s.areaCm2 === null) return ['Say the size of the glued face to see how much evaporates.']

@@ -1,23 +1,25 @@
-import { block, caution, HARM, note, rule, worseOf, type Rule } from '../rule'
+import { block, caution, HARM, note, type Rule, rule, worseOf } from '../rule'
 import {
   atStart,
   attacks,
   bothFaces,
   called,
+  has,
   inView,
-  isAnyOf,
-  isFamilyOf,
+  is,
   needs,
+  type Situation,
   someFace,
   withTrait,
-  type Situation,
 } from '../../situation/situation'
 import {
   fumesWhenHot,
   isCa,
   isFoam,
-  isHotmelt,
+  isHardPlastic,
   isPaper,
+  isPlainHotmelt,
+  isPolyurethane,
   isPressure,
   isTextile,
   isWeld,
@@ -48,7 +50,7 @@ const activatorOnSensitiveFace = rule(
   'ketone or hydrocarbon carrier; fast exotherm',
   (s) => {
     if (!s.helpers.includes('activator')) return null
-    const sensitive = isAnyOf('foam-xps', 'foam-eps', 'sheet-styrene', 'sheet-acrylic', 'thermoform-clear')
+    const sensitive = is('minds-activator')
     const face = someFace(s, sensitive) ?? s.faces.find((one) => one.state === 'painted-acrylic')
     return face
       ? caution(
@@ -66,16 +68,11 @@ const heatMarksPart = rule(
   'application 120–190 °C against 60–80 °C softening',
   (s) => {
     // Heat-formable sheet is meant to soften where it fuses.
-    if (!needs(s, 'heat') || isFamilyOf(s, 'heat-fuse')) return null
+    if (!needs(s, 'heat') || has(s, 'fuses-sheet')) return null
     const face = someFace(s, (m, one) => {
       const thin = one.thicknessMm !== null && one.thicknessMm < 1
-      const plastic = ['thermoform', 'print', 'sheet'].includes(m.group)
-      return (
-        (isFoam(m) && m.softensC < 90) ||
-        isAnyOf('print-pla', 'pet-bottle')(m) ||
-        (plastic && thin && m.softensC < 75) ||
-        isAnyOf('fabric-synthetic', 'fabric-stretch', 'webbing', 'hook-loop')(m)
-      )
+      const plastic = isHardPlastic(m)
+      return (isFoam(m) && m.softensC < 90) || is('warps')(m) || (plastic && thin && m.softensC < 75) || is('glazes')(m)
     })
     if (!face) return null
     const what = isTextile(face.material!)
@@ -91,16 +88,7 @@ const hotGlueMeltsStyreneFoam = rule(
   'application far above the glass transition',
   (s) => {
     const face = someFace(s, styreneFoam)
-    const hot = isFamilyOf(
-      s,
-      'hotmelt-high',
-      'hotmelt-fabric',
-      'hotmelt-pur',
-      'web-iron-on',
-      'hotfix',
-      'heat-fuse',
-      'weld-hot-tool',
-    )
+    const hot = has(s, 'applied-hot')
     return face && hot
       ? block(
           atStart(
@@ -118,7 +106,7 @@ const stressCrazingClear = rule(
   'environmental stress cracking',
   (s) => {
     if (!attacks(s, 'clear-plastic-haze')) return null
-    const clear = isAnyOf('sheet-acrylic', 'thermoform-clear')
+    const clear = is('crazes')
     const face = someFace(s, clear)
     if (!face) return null
     if (withTrait(s, 'stressed', clear))
@@ -144,7 +132,7 @@ const bloomOnClear = rule(
   'monomer vapour polymerising on nearby faces',
   (s) => {
     if (!isCa(s.family)) return null
-    const low = isFamilyOf(s, 'ca-foam-safe') // the low-odour grade, which hardly gives off vapour
+    const low = has(s, 'low-odour') // the low-odour grade, which hardly gives off vapour
     const face = (low ? null : someFace(s, (m) => m.transparent)) ?? (low ? null : withTrait(s, 'glossy-dark'))
     if (!face) return null
     return s.boxed === true
@@ -174,15 +162,12 @@ const vinylPlasticiser = rule(
   'Two weeks pressed together in a warm box, then peel.',
   'plasticiser migration; polyurethane and vinyl-compatible glues resist better',
   (s) => {
-    if (!someFace(s, isAnyOf('vinyl-soft'))) return null
+    if (!someFace(s, is('plasticised'))) return null
     if (isPressure(s.family) && s.lasts)
       return block(
         'Softener moves out of the vinyl and turns the sticky layer to slime within the years this must last.',
       )
-    const touched =
-      isPressure(s.family) ||
-      (isHotmelt(s.family) && !isFamilyOf(s, 'hotmelt-pur')) ||
-      isFamilyOf(s, 'spray-contact', 'contact-solvent', 'contact-water', 'rubber-cement')
+    const touched = isPressure(s.family) || isPlainHotmelt(s.family) || has(s, 'dry-grab')
     return touched
       ? caution('Softener moves out of the vinyl into the glue: the bond may feel fine today and go soft over weeks.')
       : null
@@ -195,19 +180,11 @@ const solventSoftensThinPlastic = rule(
   'solvent swelling; residual stress',
   (s) => {
     if (!solventBorne(s.family)) return null
-    const named = isAnyOf(
-      'sheet-styrene',
-      'sheet-pvc',
-      'print-abs',
-      'vinyl-soft',
-      'leather-coated',
-      'thermoform-filled',
-      'thermoform-clear',
-    )
+    const named = is('swells-in-solvent')
     return worseOf(s, (face, m) => {
       if (!named(m) || !(m.sensitiveTo.includes('ketone') || m.sensitiveTo.includes('aromatic'))) return null
       const thin = face.thicknessMm !== null && face.thicknessMm < 1.5
-      if (isAnyOf('vinyl-soft', 'leather-coated')(m) || thin)
+      if (is('coated')(m) || thin)
         return caution(
           atStart(
             `${called(face)}${thin ? `, ${face.thicknessMm} mm,` : ''} may wrinkle, sag or crack later: too ` +
@@ -215,7 +192,7 @@ const solventSoftensThinPlastic = rule(
           ),
         )
       // A glue that is not meant to dissolve the plastic still swells it; how far depends on the wall.
-      return face.thicknessMm === null && !isWeld(s.family) && m.id !== 'thermoform-filled'
+      return face.thicknessMm === null && !isWeld(s.family) && !is('heat-formable')(m)
         ? caution(
             `Its solvent swells ${called(face)}: on a thin wall it may wrinkle or crack later. Say how thick it is.`,
           )
@@ -246,7 +223,7 @@ const weldUnlikePlastics = rule(
   (s) => {
     if (!isWeld(s.family) || !bothFaces(s, soluble)) return null
     const unlike = s.faces[0].material!.id !== s.faces[1].material!.id
-    return unlike || someFace(s, isAnyOf('print-pla', 'print-petg', 'thermoform-clear'))
+    return unlike || someFace(s, is('dissolves-unevenly'))
       ? caution(
           'One cement may bite only one of the two plastics, and layered prints take it unevenly: match it to both.',
         )
@@ -259,11 +236,11 @@ const heatWeldLikeOnly = rule(
   'Fuse two scraps and snap them.',
   'melt compatibility; thermosets and fibres do not flow',
   (s) => {
-    if (isFamilyOf(s, 'heat-fuse')) {
-      const other = someFace(s, (m) => m.id !== 'thermoform-filled')
+    if (has(s, 'fuses-sheet')) {
+      const other = someFace(s, (m) => !is('heat-formable')(m))
       return other ? block(`Only heat-formable sheet fuses to itself, and ${called(other)} does not.`) : null
     }
-    if (!isFamilyOf(s, 'weld-hot-tool')) return null
+    if (!has(s, 'melts-parts')) return null
     const [a, b] = s.faces
     const unlike = a.material && b.material && a.material.id !== b.material.id
     return unlike || someFace(s, (m) => !meltable(m))
@@ -278,7 +255,7 @@ const cottonAndCyanoacrylate = rule(
   'huge wet-out area; setting heat released in seconds',
   (s) => {
     if (!attacks(s, 'cotton-exotherm')) return null
-    const cloth = someFace(s, isAnyOf('fabric-cotton', 'felt'))
+    const cloth = someFace(s, is('smokes'))
     if (cloth) return block(`Soaked ${called(cloth)} sets the glue so fast that it may smoke and burn skin.`)
     const fibre = s.helpers.includes('fibre-filler')
     if (fibre && (s.skin === true || someFace(s, isTextile)))
@@ -286,7 +263,7 @@ const cottonAndCyanoacrylate = rule(
         'Cotton fibre and instant glue heat up strongly: on hard parts at the bench only, never on cloth or at ' +
           'the body.',
       )
-    const other = someFace(s, (m) => isPaper(m) || isAnyOf('leather', 'suede')(m))
+    const other = someFace(s, (m) => isPaper(m) || is('hide')(m))
     if (other)
       return caution(
         `Natural fibre such as ${called(other)} sets this glue fast and hot: pea-sized dots of gel only, on ` +
@@ -329,14 +306,14 @@ const stainOrCorrode = rule(
   'carried oils and solvent; acid released on cure',
   (s) => {
     const hide = worseOf(s, (face, m) => {
-      if (!attacks(s, 'leather-stain') || !isAnyOf('leather', 'suede')(m)) return null
+      if (!attacks(s, 'leather-stain') || !is('hide')(m)) return null
       const text = `It may darken pale ${called(face)} where it is squeezed out.`
-      return m.id === 'suede' || inView(s) || face.traits?.includes('pale') ? caution(text) : note(text)
+      return is('open-nap')(m) || inView(s) || face.traits?.includes('pale') ? caution(text) : note(text)
     })
     if (hide) return hide
-    const metal = attacks(s, 'metal-corrosion') ? someFace(s, isAnyOf('metal')) : null
+    const metal = attacks(s, 'metal-corrosion') ? someFace(s, is('corrodes')) : null
     if (metal) return caution('The common acid-curing type corrodes bare metal: take a neutral-curing one.')
-    const stone = attacks(s, 'stone-stain') ? someFace(s, isAnyOf('ceramic-stone')) : null
+    const stone = attacks(s, 'stone-stain') ? someFace(s, is('stone')) : null
     return stone ? caution('It may leave an oily halo in stone: take a non-staining type.') : null
   },
 )
@@ -349,8 +326,7 @@ const paperCockle = rule(
     if (!attacks(s, 'paper-cockle') || s.areaCm2 === null || s.areaCm2 <= 20) return null
     const face = someFace(
       s,
-      (m, one) =>
-        isAnyOf('paper', 'paper-coated')(m) || (m.id === 'card' && one.thicknessMm !== null && one.thicknessMm < 1),
+      (m, one) => is('cockles')(m) || (is('cockles-thin')(m) && one.thicknessMm !== null && one.thicknessMm < 1),
     )
     return face
       ? caution(`Its water swells ${called(face)}: ${s.areaCm2.toFixed(0)} cm² dry wavy unless pressed between boards.`)
@@ -359,7 +335,7 @@ const paperCockle = rule(
 )
 
 /** Declared pH-neutral by their kind. */
-const neutral = (s: Situation) => isFamilyOf(s, 'pva-bookbinding', 'starch-paste')
+const neutral = (s: Situation) => has(s, 'neutral')
 const paperYellowAcid = rule(
   'paper-yellow-acid',
   'No quick test; ask for a declared pH-neutral, ageing-tested type.',
@@ -379,7 +355,7 @@ const inkOrDyeRuns = rule(
   'soluble colourant',
   (s) => {
     const wet = attacks(s, 'ink-run') || solventBorne(s.family)
-    const face = wet ? (withTrait(s, 'printed') ?? someFace(s, isAnyOf('paper-coated'))) : null
+    const face = wet ? (withTrait(s, 'printed') ?? someFace(s, is('print-runs'))) : null
     return face ? caution(`Ink or dye on ${called(face)} that looks dry may run.`) : null
   },
 )
@@ -391,13 +367,10 @@ const heatCutFume = rule(
   (s) => {
     const wire = s.later?.includes('hot-wire')
     const gun = s.later?.includes('heat-form')
-    const welds = isFamilyOf(s, 'weld-hot-tool')
+    const welds = has(s, 'melts-parts')
     if (!wire && !gun && !welds) return null
     const face = someFace(s, fumesWhenHot)
-    const line =
-      isCa(s.family) ||
-      s.family.name.toLowerCase().includes('polyurethane') ||
-      isFamilyOf(s, 'contact-solvent', 'contact-water')
+    const line = isCa(s.family) || isPolyurethane(s.family) || s.family.chemistry === 'polychloroprene'
     if (wire && face) return block(`Under a hot wire ${called(face)} gives off acid or worse fume: cut it cold.`)
     if (wire && line)
       return block(

@@ -1,7 +1,7 @@
 import type { Family } from '../../knowledge/families'
-import { block, caution, HARM, note, rule, type Rule } from '../rule'
-import { bothFaces, glueGrams, isFamilyOf, needs, someFace, span, withTrait } from '../../situation/situation'
-import { barrier, isCa, isEpoxy, isFoam, isHotmelt, isPressure } from './kinds'
+import { block, caution, HARM, note, type Rule, rule } from '../rule'
+import { bothFaces, glueGrams, has, needs, someFace, span, withTrait } from '../../situation/situation'
+import { barrier, isCa, isContact, isEpoxy, isFoam, isHardPlastic, isHotmelt, isPressure } from './kinds'
 import { coverS } from './cover'
 
 /** Days until the middle of a closed joint is dry or cured: (half-width ÷ k)², k in mm/√day (methods.md 6). */
@@ -18,8 +18,7 @@ const waterTrapped = rule(
   'Bond a full-size scrap, pull it open after 24 h and look for wet glue.',
   'drying only through the edge; time grows with distance squared',
   (s) => {
-    if (s.family.mechanism !== 'evaporate-water' || isFamilyOf(s, 'contact-water') || !bothFaces(s, barrier))
-      return null
+    if (s.family.mechanism !== 'evaporate-water' || isContact(s.family) || !bothFaces(s, barrier)) return null
     if (s.edgeMm === null)
       return caution(
         'Both faces keep water in, so it dries only from the rim. Say how large the joint is to know how long.',
@@ -42,9 +41,8 @@ const blindJointSlow = rule(
   'Pull a full-size scrap open after 3 days.',
   'edge diffusion; cure depth follows root of time',
   (s) => {
-    const solvent =
-      s.family.mechanism === 'evaporate-solvent' && s.family.faces === 'one' && !isFamilyOf(s, 'spray-repositionable')
-    const damp = isFamilyOf(s, 'silicone', 'sealant-pu', 'construction-hybrid', 'pu-clear')
+    const solvent = s.family.mechanism === 'evaporate-solvent' && s.family.faces === 'one' && !has(s, 'mist')
+    const damp = has(s, 'damp-cured')
     if (!(solvent || damp) || !bothFaces(s, barrier)) return null
     const what = solvent ? 'Solvent leaves only at the rim' : 'Damp air enters only at the rim, 2–3 mm a day at first'
     if (s.edgeMm === null)
@@ -67,7 +65,7 @@ const moistureCureDryAir = rule(
   'water is a reactant',
   (s) => {
     if (!needs(s, 'moisture')) return null
-    const foaming = isFamilyOf(s, 'pu-foaming', 'foam-can')
+    const foaming = has(s, 'foams')
     const dry = s.faces.every((face) => face.state !== 'damp')
     if (foaming && dry && bothFaces(s, (m) => m.porosity < 0.2))
       return caution(
@@ -86,20 +84,7 @@ const dampFace = rule(
   (s) => {
     const face = s.faces.find((one) => one.state === 'damp')
     const minds =
-      isFamilyOf(
-        s,
-        'contact-solvent',
-        'contact-water',
-        'spray-contact',
-        'mma',
-        'elastomer-solvent',
-        'construction-solvent',
-        'rubber-cement',
-      ) ||
-      isHotmelt(s.family) ||
-      isPressure(s.family) ||
-      isEpoxy(s.family) ||
-      isCa(s.family)
+      has(s, 'minds-damp') || isHotmelt(s.family) || isPressure(s.family) || isEpoxy(s.family) || isCa(s.family)
     return face && minds
       ? caution(
           `Side ${face.side} is damp: a film of water keeps this glue off ` +
@@ -136,13 +121,13 @@ const coldOrHumidRoom = rule(
   'A scrap bonded in the real room next to one bonded in the warm.',
   'film-forming temperature; rate roughly halves per 10 °C; evaporative cooling',
   (s) => {
-    const contact = isFamilyOf(s, 'contact-solvent', 'contact-water', 'spray-contact', 'rubber-cement')
+    const contact = has(s, 'dry-grab')
     const reacts = ['evaporate-water', 'two-part', 'moisture'].includes(s.family.mechanism)
     if (s.roomC !== null && s.roomC < (contact ? 15 : 10) && (contact || reacts))
       return caution(
         `The room has ${s.roomC} °C: ${inTheCold(s.family, contact)} below ${contact ? 15 : 10} °C. Glue in the warm.`,
       )
-    const dew = contact || isFamilyOf(s, 'elastomer-solvent')
+    const dew = contact || s.family.chemistry === 'elastomer'
     return s.roomRH !== null && s.roomRH > 75 && dew
       ? caution(`The air is humid (${s.roomRH} %): dew on the cooling film kills its grab.`)
       : null
@@ -189,17 +174,12 @@ const bigBatchHeat = rule(
   'Watch a small cup on a tile.',
   'exotherm exceeds heat loss in bulk',
   (s) => {
-    if (!isFamilyOf(s, 'epoxy-fast', 'epoxy-slow', 'mma', 'uv-acrylic') || s.areaCm2 === null) return null
+    if (!has(s, 'heats-in-bulk') || s.areaCm2 === null) return null
     const grams = glueGrams(s.family, s.areaCm2, s.gapMm)
     // Spread thin over a broad face the same grams shed their heat: a pool is what stands a millimetre deep or more.
     const pool = s.gapMm !== null && s.gapMm >= 1
     const tender = pool
-      ? someFace(
-          s,
-          (m, face) =>
-            isFoam(m) ||
-            (face.thicknessMm !== null && face.thicknessMm < 1 && ['sheet', 'thermoform', 'print'].includes(m.group)),
-        )
+      ? someFace(s, (m, face) => isFoam(m) || (face.thicknessMm !== null && face.thicknessMm < 1 && isHardPlastic(m)))
       : null
     return grams > 50 || (tender && grams > 10)
       ? caution(

@@ -1,7 +1,7 @@
 import { undoOf } from '../../knowledge/undo'
-import { block, caution, note, rule, type Rule } from '../rule'
-import { glueGrams, inView, isFamilyOf, someFace, thicknessOf } from '../../situation/situation'
-import { isHotmelt, isPressure } from './kinds'
+import { block, caution, note, type Rule, rule } from '../rule'
+import { glueGrams, has, inView, someFace, thicknessOf } from '../../situation/situation'
+import { isHotmelt, isPressure, isSilicone } from './kinds'
 import { harmOfUndoing } from '../undoing'
 
 const sandOrCarveLine = rule(
@@ -42,7 +42,7 @@ const paintWillNotHold = rule(
     s.later?.includes('paint') && !s.family.paintable
       ? caution(
           'Paint crawls or cracks on this ' +
-            `film${isFamilyOf(s, 'silicone') ? ', and silicone spoils the area around it' : ''}: keep it off the ` +
+            `film${isSilicone(s.family) ? ', and silicone spoils the area around it' : ''}: keep it off the ` +
             'painted face.',
         )
       : null,
@@ -54,7 +54,7 @@ const lineThicknessAndWeight = rule(
   'coat weight; print-through',
   (s) => {
     const skin =
-      isHotmelt(s.family) || isFamilyOf(s, 'tape-foam')
+      isHotmelt(s.family) || has(s, 'thick')
         ? s.faces.find((face) => face.material?.flexible && (thicknessOf(face) ?? 9) < 0.5)
         : undefined
     if (skin) {
@@ -72,9 +72,7 @@ const lineThicknessAndWeight = rule(
 )
 
 const repeatCoats = rule('repeat-coats', 'Peel strip, one coat against two.', 'sizing of absorbent faces', (s) => {
-  const face = isFamilyOf(s, 'contact-solvent', 'contact-water', 'spray-contact', 'pva-white', 'pva-wood', 'epoxy-slow')
-    ? someFace(s, (m) => m.porosity > 0.5)
-    : null
+  const face = has(s, 'sinks-in') ? someFace(s, (m) => m.porosity > 0.5) : null
   return face
     ? note(`Let a first coat soak into side ${face.side} and dry, then coat again so that glue is left on the surface.`)
     : null
@@ -99,10 +97,8 @@ const temporaryUsedAsPermanent = rule(
   'Hot box for three days, then peel strip.',
   'oxidation, plasticiser loss, creep',
   (s) => {
-    const fleeting =
-      isFamilyOf(s, 'glue-stick', 'spray-repositionable', 'dots', 'hotmelt-low', 'tape-double') ||
-      (isFamilyOf(s, 'rubber-cement') && s.reach === 'one')
-    const creeping = isPressure(s.family) || isFamilyOf(s, 'rubber-cement', 'spray-repositionable')
+    const fleeting = has(s, 'fleeting') || (s.family.chemistry === 'natural-rubber' && s.reach === 'one')
+    const creeping = isPressure(s.family) || has(s, 'dries-out')
     return s.lasts && fleeting
       ? caution(`It ${creeping ? 'dries out or creeps' : 'lets go'} within seasons, and this must last for years.`)
       : null

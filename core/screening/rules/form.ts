@@ -1,10 +1,10 @@
-import { block, BY_PULL, caution, fit, note, rule, type Rule } from '../rule'
+import { block, BY_PULL, caution, fit, note, type Rule, rule } from '../rule'
 import {
   attacks,
   bothFaces,
   called,
-  isAnyOf,
-  isFamilyOf,
+  has,
+  is,
   needs,
   someFace,
   span,
@@ -12,7 +12,18 @@ import {
   withTrait,
 } from '../../situation/situation'
 import { coverS } from './cover'
-import { isContact, isFoam, isHotmelt, isPrint, isStructural, isWeld, meltable, soluble, styreneFoam } from './kinds'
+import {
+  isContact,
+  isFoam,
+  isHardPlastic,
+  isHotmelt,
+  isPrint,
+  isStructural,
+  isWeld,
+  meltable,
+  soluble,
+  styreneFoam,
+} from './kinds'
 
 const thinOnPorous = rule(
   'thin-on-porous',
@@ -20,13 +31,13 @@ const thinOnPorous = rule(
   'capillary loss; starved joint',
   (s) => {
     const drinks =
-      s.family.form === 'thin' && !isFamilyOf(s, 'rubber-cement') ? someFace(s, (m) => m.porosity > 0.4) : null
+      s.family.form === 'thin' && s.family.chemistry !== 'natural-rubber' ? someFace(s, (m) => m.porosity > 0.4) : null
     if (drinks)
       return caution(
         `It soaks away into ${called(drinks)} and leaves the joint dry: take gel, or size the face first and ` +
           'coat again.',
       )
-    const edge = withTrait(s, 'cut-edge') ?? (s.geometry === 'butt-edge' ? someFace(s, isAnyOf('mdf', 'card')) : null)
+    const edge = withTrait(s, 'cut-edge') ?? (s.geometry === 'butt-edge' ? someFace(s, is('drinks-at-edge')) : null)
     if (!edge || ['gel', 'paste', 'film', 'melt', 'foam', 'stick'].includes(s.family.form)) return null
     const text = `A cut edge drinks the first coat: size side ${edge.side} thinly and coat again.`
     // Sizing with the same glue thinned is the everyday way with water-borne glue; the rest starves.
@@ -42,7 +53,7 @@ const gapTooWide = rule(
   (s) => {
     const { gapMaxMm } = s.family
     if (s.gapMm === null || s.gapMm <= gapMaxMm) return null
-    if (s.helpers.includes('powder-filler') && isFamilyOf(s, 'ca-thin', 'ca-medium') && s.gapMm <= 3) return null
+    if (s.helpers.includes('powder-filler') && has(s, 'soaks-powder') && s.gapMm <= 3) return null
     const text =
       `The gap is ${s.gapMm} mm and this bridges ${gapMaxMm} mm: it stays wet or shrinks away. Improve the fit ` +
       'or take a gap filler.'
@@ -55,8 +66,7 @@ const gapHelper = rule(
   'One fillet on scrap, snap it.',
   'filled polymer; alkaline or fine powder speeds cure and heat',
   (s) => {
-    if (!s.helpers.includes('powder-filler') || !isFamilyOf(s, 'ca-thin', 'ca-medium') || someFace(s, styreneFoam))
-      return null
+    if (!s.helpers.includes('powder-filler') || !has(s, 'soaks-powder') || someFace(s, styreneFoam)) return null
     return s.gapMm !== null && s.gapMm >= 0.2 && s.gapMm <= 3
       ? fit(`Powder and thin instant glue make a hard fillet at once in the ${s.gapMm} mm gap.`)
       : null
@@ -111,8 +121,8 @@ const weldLikeToLike = rule(
     if (!a.material || a.material.id !== b.material?.id) return null
     const joins =
       (isWeld(s.family) && soluble(a.material)) ||
-      (isFamilyOf(s, 'weld-hot-tool') && meltable(a.material)) ||
-      (isFamilyOf(s, 'heat-fuse') && a.material.id === 'thermoform-filled')
+      (has(s, 'melts-parts') && meltable(a.material)) ||
+      (has(s, 'fuses-sheet') && is('heat-formable')(a.material))
     return joins ? fit('The parts become one piece with no glue line to age.') : null
   },
 )
@@ -160,11 +170,7 @@ const clampTooHard = rule(
         ? someFace(
             s,
             (m, face) =>
-              isFoam(m) ||
-              isAnyOf('felt', 'balsa')(m) ||
-              (face.thicknessMm !== null &&
-                face.thicknessMm < 1.5 &&
-                ['thermoform', 'print', 'sheet'].includes(m.group)),
+              isFoam(m) || is('dents')(m) || (face.thicknessMm !== null && face.thicknessMm < 1.5 && isHardPlastic(m)),
           )
         : null
     if (soft) return note(`Clamp ${called(soft)} lightly with flat pads: dents spring open later.`)
@@ -178,7 +184,12 @@ const openTimeVsArea = rule(
   'wetting stops at skin or freeze',
   (s) => {
     const { family } = s
-    if (s.areaCm2 === null || family.id === 'ca-thin' || family.mechanism === 'pressure' || family.form === 'film')
+    if (
+      s.areaCm2 === null ||
+      family.traits.includes('wicks') ||
+      family.mechanism === 'pressure' ||
+      family.form === 'film'
+    )
       return null
     const need = coverS(s.areaCm2, family)
     if (need <= 0.7 * family.openS) return null
@@ -280,7 +291,7 @@ const expansionInClosedShell = rule(
   'Fill a scrap tube in thin lifts and measure.',
   'expansion pressure; moisture starvation',
   (s) =>
-    isFamilyOf(s, 'foam-can') && s.inShell === true
+    has(s, 'propellant') && s.inShell === true
       ? block('In a closed shell it swells for hours, splits the shell and stays wet inside.')
       : null,
 )

@@ -1,17 +1,15 @@
 import { DAB_SHARE } from '../../coupons/dabs'
 import { familyOf } from '../../knowledge/families'
-import { block, caution, fit, note, rule, type Rule } from '../rule'
-import { needs, someFace, type Dab, type Situation } from '../../situation/situation'
+import { block, caution, fit, note, type Rule, rule } from '../rule'
+import { type Dab, has, is, needs, type Situation, someFace } from '../../situation/situation'
 import { isCa, isTextile, styreneFoam } from './kinds'
-
-const SLOW = ['epoxy-slow', 'epoxy-fast', 'silicone', 'sealant-pu', 'construction-hybrid', 'pu-clear']
 
 /** What speaks against a dab glue on these faces; the same facts as its own rules, without calling them. */
 export function dabFault(dab: Dab, s: Situation): string | null {
   const face = (test: Parameters<typeof someFace>[1]) => someFace(s, test)
   if (dab === 'ca-gel') {
     if (face(styreneFoam)) return 'instant glue eats polystyrene foam'
-    if (face((m) => m.id === 'fabric-cotton' || m.id === 'felt')) return 'instant glue smokes on natural fibre'
+    if (face(is('smokes'))) return 'instant glue smokes on natural fibre'
   }
   if (face((m) => m.surfaceEnergy === 'very-low') || (dab === 'ca-gel' && face((m) => m.surfaceEnergy === 'low')))
     return 'it does not take on this face'
@@ -33,7 +31,7 @@ const tackAndCurePair = rule(
     const dab = usableDab(s)
     if (!dab)
       return caution(`The dabs do not hold here: ${s.dab ? dabFault(s.dab, s) : 'no fast glue takes on these faces'}.`)
-    if (!SLOW.includes(s.family.id)) return null
+    if (!has(s, 'slow')) return null
     const lost =
       s.areaCm2 === null
         ? ''

@@ -1,57 +1,35 @@
-import { isCyanoacrylate, type Family } from '../../knowledge/families'
+import type { Family } from '../../knowledge/families'
 import type { MaterialClass } from '../../knowledge/materials'
-import { isAnyOf } from '../../situation/situation'
+import { is } from '../../situation/situation'
 
 /** Groups of materials and glues that several rules speak of. */
-export const styreneFoam = isAnyOf('foam-xps', 'foam-eps')
+export const styreneFoam = is('styrene-foam')
 /** Plastics that a solvent cement dissolves. */
-export const soluble = isAnyOf(
-  'sheet-styrene',
-  'sheet-acrylic',
-  'sheet-pvc',
-  'foam-pvc',
-  'vinyl-soft',
-  'print-abs',
-  'print-petg',
-  'print-pla',
-  'thermoform-clear',
-)
+export const soluble = is('dissolves')
 /** Plastics that a hot tool melts and joins to their own kind. */
-export const meltable = isAnyOf(
-  'print-pla',
-  'print-petg',
-  'print-abs',
-  'print-tpu',
-  'sheet-styrene',
-  'sheet-acrylic',
-  'sheet-pvc',
-  'foam-pvc',
-  'vinyl-soft',
-  'polyolefin',
-  'pet-bottle',
-  'thermoform-filled',
-  'thermoform-clear',
-  'foam-pe',
-  'foam-eva',
-)
+export const meltable = is('melts')
 /** Plastics that give off acid or worse when overheated. */
-export const fumesWhenHot = isAnyOf('sheet-pvc', 'foam-pvc', 'vinyl-soft', 'fluoropolymer')
+export const fumesWhenHot = is('acid-fume')
 export const barrier = (material: MaterialClass): boolean => material.vapourBarrier
 export const isPrint = (material: MaterialClass): boolean => material.group === 'print'
 export const isTextile = (material: MaterialClass): boolean => material.group === 'textile'
 export const isPaper = (material: MaterialClass): boolean => material.group === 'paper'
 export const isFoam = (material: MaterialClass): boolean => material.group === 'foam'
+/** A plastic that is no foam: sheet, print, heat-formable. */
+export const isHardPlastic = ({ group }: MaterialClass): boolean =>
+  group === 'thermoform' || group === 'print' || group === 'sheet'
 /** So soft and stretchy that a rigid line makes a hard lump in it. */
-export const stretchy = isAnyOf('foam-pu-open', 'fabric-stretch')
+export const stretchy = is('stretchy')
 
-export const isCa = (family: Family): boolean => isCyanoacrylate(family.id)
-export const isHotmelt = (family: Family): boolean => family.id.startsWith('hotmelt')
-export const isWeld = (family: Family): boolean => family.id.startsWith('solvent-weld')
+export const isCa = (family: Family): boolean => family.chemistry === 'cyanoacrylate'
+export const isHotmelt = (family: Family): boolean => family.traits.includes('gun')
+/** Hot melt that only sets by cooling, and softens again. */
+export const isPlainHotmelt = (family: Family): boolean => isHotmelt(family) && family.chemistry === 'hot-melt'
+export const isWeld = (family: Family): boolean => family.chemistry === 'solvent'
 export const isPressure = (family: Family): boolean => family.mechanism === 'pressure'
-export const isContact = (family: Family): boolean =>
-  ['contact-solvent', 'contact-water', 'spray-contact'].includes(family.id)
-export const isEpoxy = (family: Family): boolean => family.id.startsWith('epoxy')
-export const isStructural = (family: Family): boolean => isEpoxy(family) || family.id === 'mma'
+export const isContact = (family: Family): boolean => family.traits.includes('contact')
+export const isEpoxy = (family: Family): boolean => family.chemistry === 'epoxy'
+export const isStructural = (family: Family): boolean => isEpoxy(family) || family.chemistry === 'methacrylate'
 export const solventBorne = (family: Family): boolean => family.mechanism === 'evaporate-solvent' || isWeld(family)
-export const isPolyurethane = (family: Family): boolean =>
-  ['pu-foaming', 'pu-clear', 'foam-can', 'sealant-pu', 'hotmelt-pur'].includes(family.id)
+export const isPolyurethane = (family: Family): boolean => family.chemistry === 'polyurethane'
+export const isSilicone = (family: Family): boolean => family.chemistry === 'silicone'

@@ -1,6 +1,6 @@
-import { block, caution, HARM, note, rule, type Rule } from '../rule'
-import { hazardous, isFamilyOf, someFace, span } from '../../situation/situation'
-import { isPressure, isPrint, solventBorne } from './kinds'
+import { block, caution, HARM, note, type Rule, rule } from '../rule'
+import { has, hazardous, is, someFace, span } from '../../situation/situation'
+import { isPolyurethane, isPressure, isPrint, solventBorne } from './kinds'
 
 const CHILD_CODES = [
   'skin-bond',
@@ -59,7 +59,7 @@ const flammableNearHeat = rule(
         'Its vapour may catch fire away from the pot: no hot wire or heat gun in the room until the film is ' +
           'fully dry and the air is clear.',
       )
-    return isFamilyOf(s, 'foam-can') ? note('The can’s propellant is flammable: no flame or sparks in the room.') : null
+    return has(s, 'propellant') ? note('The can’s propellant is flammable: no flame or sparks in the room.') : null
   },
   HARM,
 )
@@ -103,7 +103,7 @@ const wornOnSkin = rule(
       ['two-part', 'moisture', 'light'].includes(s.family.mechanism) ||
       solventBorne(s.family) ||
       isPressure(s.family) ||
-      isFamilyOf(s, 'hotmelt-pur')
+      isPolyurethane(s.family)
     return s.skin === true && leaves
       ? caution(
           `It touches skin in use: give it the full cure of ${span(s.family.fullS)}, then cover or line the joint.`,
@@ -119,7 +119,7 @@ const dustOfSanding = rule(
   'fine dust of cured resin, wood board and prints',
   (s) => {
     if (!s.later?.includes('sand')) return null
-    const face = someFace(s, (m) => m.id === 'mdf' || isPrint(m))
+    const face = someFace(s, (m) => is('resin-dust')(m) || isPrint(m))
     return hazardous(s, 'dust') || face
       ? note('Its dust may harm: sand only when fully cured, wet or with extraction and a mask.')
       : null
@@ -132,7 +132,7 @@ const unknownFamilyRule = rule(
   'Find its label or data sheet; bond and break two scraps of each material first.',
   'nothing is known of it but what its label says',
   (s) =>
-    isFamilyOf(s, 'unknown')
+    s.family.mechanism === 'unknown'
       ? caution(
           'Nothing is known of this glue beyond what its label says, its hazards least of all: read them, and ' +
             'try a drop on each material first.',

@@ -1,16 +1,6 @@
-import { block, caution, note, rule, type Finding, type Rule } from '../rule'
-import {
-  bothFaces,
-  called,
-  inView,
-  isAnyOf,
-  isFamilyOf,
-  loaded,
-  someFace,
-  wetter,
-  type Situation,
-} from '../../situation/situation'
-import { isCa, isEpoxy, isHotmelt, isPressure, stretchy } from './kinds'
+import { block, caution, type Finding, note, type Rule, rule } from '../rule'
+import { bothFaces, called, has, inView, is, loaded, type Situation, someFace, wetter } from '../../situation/situation'
+import { isCa, isEpoxy, isPressure, stretchy } from './kinds'
 
 const waterWords = { no: 'no water', splash: 'splashes', wash: 'washing or rain', soak: 'soaking' } as const
 /** Where the limit stands on the label of a product, the advice is the label's. */
@@ -84,10 +74,7 @@ const steadyLoadCreep = rule(
   'Hang it for 72 h, mark the edge with a pen.',
   'thermoplastic creep; design near one tenth of short-term strength',
   (s) => {
-    const creeps =
-      isPressure(s.family) ||
-      (isHotmelt(s.family) && !isFamilyOf(s, 'hotmelt-pur')) ||
-      isFamilyOf(s, 'pva-white', 'pva-tacky', 'rubber-cement', 'spray-contact', 'contact-solvent', 'contact-water')
+    const creeps = isPressure(s.family) || has(s, 'creeps')
     return loaded(s, 'steady') && creeps
       ? caution('It holds a tug but slides slowly under a weight that hangs on it all day.')
       : null
@@ -115,9 +102,7 @@ const waterOnGlassAndMetal = rule(
   (s) => {
     if (s.water !== 'wash' && s.water !== 'soak') return null
     const face =
-      isCa(s.family) || isEpoxy(s.family) || isFamilyOf(s, 'uv-acrylic')
-        ? someFace(s, isAnyOf('glass', 'metal', 'ceramic-stone'))
-        : null
+      isCa(s.family) || isEpoxy(s.family) || s.family.chemistry === 'light-acrylic' ? someFace(s, is('dense')) : null
     return face
       ? caution(`Water creeps along smooth ${called(face)} over weeks, even where the glue itself survives.`)
       : null
@@ -135,7 +120,7 @@ const yellowsInView = rule(
     const ages = s.sun === true || s.lasts !== null
     if (s.sun === true && s.look !== 'hidden') return caution('The line turns amber in the sun.')
     if (!seen) return null
-    return isFamilyOf(s, 'uv-acrylic') && !ages
+    return s.family.chemistry === 'light-acrylic' && !ages
       ? note('The line may turn amber with years of light.')
       : caution('The line turns amber with light and age.')
   },
@@ -149,27 +134,16 @@ const rigidOnFlexing = rule('rigid-on-flexing', 'Fold it fifty times.', 'strain 
       `${called(soft).replace(/^./, (c) => c.toUpperCase())} stretches and the glue sets hard: a stiff lump ` +
         'whose edge cracks or tears it.',
     )
-  if (flex === 'semi' && someFace(s, isAnyOf('fabric-stretch')) && (s.flex === 'must-flex' || loaded(s, 'flex')))
+  if (flex === 'semi' && someFace(s, is('knit')) && (s.flex === 'must-flex' || loaded(s, 'flex')))
     return caution('The knit stretches further than this glue does: the line cracks or puckers.')
   const bends = loaded(s, 'flex', 'peel') || s.flex === 'must-flex'
   const sheet = someFace(s, (m) => m.flexible)
-  const soaked = isFamilyOf(s, 'mma') ? someFace(s, (m) => m.group === 'textile' || (bends && m.flexible)) : null
+  const soaked =
+    s.family.chemistry === 'methacrylate' ? someFace(s, (m) => m.group === 'textile' || (bends && m.flexible)) : null
   if (soaked) return caution(`It sets into a stiff, heavy line on ${called(soaked)}.`)
   // Film-forming pastes and white glues stay soft as a film, but crack where a thick line folds again and again.
   const folds = loaded(s, 'flex') && s.flex === 'must-flex'
-  if (
-    folds &&
-    sheet &&
-    isFamilyOf(
-      s,
-      'pva-white',
-      'pva-tacky',
-      'decoupage-medium',
-      'acrylic-paste',
-      'construction-water',
-      'construction-solvent',
-    )
-  )
+  if (folds && sheet && has(s, 'folds-crack'))
     return caution('It stays only half soft: the line cracks where it is folded again and again.')
   if (flex === 'rigid' && bends && sheet)
     return caution(

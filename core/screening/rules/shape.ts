@@ -1,7 +1,7 @@
 import { typicalPairStrength } from '../../knowledge/strengths'
 import { stakeWords } from '../../knowledge/vocabulary'
-import { block, BY_PULL, caution, HARM, note, rule, type Rule } from '../rule'
-import { isFamilyOf, loaded, someFace, thicknessOf } from '../../situation/situation'
+import { block, BY_PULL, caution, HARM, note, type Rule, rule } from '../rule'
+import { has, loaded, someFace, thicknessOf } from '../../situation/situation'
 
 const rigidInPeelOrCleavage = rule(
   'rigid-in-peel-or-cleavage',
@@ -59,7 +59,7 @@ const curvedFaces = rule(
     return springy &&
       s.family.holdS < 3600 &&
       ['flexible', 'elastic', 'semi'].includes(s.family.flex) &&
-      !isFamilyOf(s, 'mma', 'hotmelt-pur')
+      !has(s, 'holds-bent')
       ? caution(
           `Side ${springy.side}, bent to ${s.curveMm} mm, wants to spring back and peels at its ends all the ` +
             'time: shape it first, or take a glue that sets hard under a clamp.',

@@ -1,8 +1,19 @@
 import type { MaterialClass } from '../../knowledge/materials'
 import { shareOfBest } from '../../knowledge/strengths'
-import { block, BY_PULL, caution, fit, HARM, note, rule, worseOf, type Rule } from '../rule'
-import { bothFaces, called, isAnyOf, isFamilyOf, needs, someFace, withTrait } from '../../situation/situation'
-import { isCa, isContact, isHotmelt, isPaper, isPressure, isPrint, isTextile, styreneFoam } from './kinds'
+import { block, BY_PULL, caution, fit, HARM, note, type Rule, rule, worseOf } from '../rule'
+import { bothFaces, called, has, is, needs, someFace, withTrait } from '../../situation/situation'
+import {
+  isCa,
+  isContact,
+  isHotmelt,
+  isPaper,
+  isPlainHotmelt,
+  isPressure,
+  isPrint,
+  isSilicone,
+  isTextile,
+  styreneFoam,
+} from './kinds'
 
 const lowEnergyPlain = rule(
   'low-energy-plain',
@@ -10,9 +21,14 @@ const lowEnergyPlain = rule(
   'surface tension of glue above that of the face',
   (s) => {
     const face = someFace(s, (m) => m.surfaceEnergy === 'low')
-    if (!face || isFamilyOf(s, 'weld-hot-tool', 'unknown') || (isCa(s.family) && s.helpers.includes('primer')))
+    if (
+      !face ||
+      has(s, 'melts-parts') ||
+      s.family.mechanism === 'unknown' ||
+      (isCa(s.family) && s.helpers.includes('primer'))
+    )
       return null
-    return isHotmelt(s.family) || isPressure(s.family) || isContact(s.family) || isFamilyOf(s, 'mma')
+    return isHotmelt(s.family) || isPressure(s.family) || isContact(s.family) || s.family.chemistry === 'methacrylate'
       ? caution(
           `It may grip cut cells of ${called(face)} but carries little on the smooth face; ask for a grade ` +
             'made for low-energy plastics.',
@@ -27,10 +43,10 @@ const lowEnergyFit = rule(
   'Peel strip, prepared against unprepared.',
   'radical grafting, primer interphase or melt diffusion',
   (s) => {
-    const face = someFace(s, isAnyOf('polyolefin', 'foam-pe'))
+    const face = someFace(s, is('olefin'))
     if (!face) return null
     const [a, b] = s.faces
-    const weld = isFamilyOf(s, 'weld-hot-tool') && a.material?.id === b.material?.id
+    const weld = has(s, 'melts-parts') && a.material?.id === b.material?.id
     const primed = isCa(s.family) && s.helpers.includes('primer')
     return weld || primed
       ? fit(
@@ -57,9 +73,7 @@ const hotGlueOnDenseSmooth = rule(
   'Bond, wait an hour, twist and look for a clean face.',
   'heat sink; thermal shrink stress',
   (s) => {
-    const face = isFamilyOf(s, 'hotmelt-low', 'hotmelt-high', 'hotmelt-fabric')
-      ? someFace(s, isAnyOf('metal', 'glass', 'ceramic-stone', 'sheet-acrylic'))
-      : null
+    const face = isPlainHotmelt(s.family) ? someFace(s, is('takes-heat-away')) : null
     return face ? caution(atFace(called(face))) : null
   },
   BY_PULL,
@@ -101,7 +115,7 @@ const oldGlueLeft = rule(
   'weak boundary layer; poor wetting',
   (s) => {
     const polish = withTrait(s, 'polish-near')
-    if (polish && !isFamilyOf(s, 'silicone'))
+    if (polish && !isSilicone(s.family))
       return block(
         `Traces of silicone, wax or polish on side ${polish.side} stop nearly every glue and paint: strip and ` +
           'scrub it first.',
@@ -121,7 +135,7 @@ const glazedSkin = rule(
   (s) => {
     const face =
       s.faces.find((one) => one.state === 'glazed') ??
-      someFace(s, (m, one) => isAnyOf('leather-coated', 'rubber-sole')(m) && one.state !== 'sanded')
+      someFace(s, (m, one) => is('skinned')(m) && one.state !== 'sanded')
     return face ? caution(`The shiny skin or coating of side ${face.side} gives no key: scuff it matt.`) : null
   },
   BY_PULL,
@@ -149,8 +163,8 @@ const whichSide = rule(
   'Peel strip of each side.',
   'different surface chemistry and key',
   (s) => {
-    const twoSided = isAnyOf('thermoform-filled', 'vinyl-soft', 'hook-loop', 'paper-coated', 'leather')
-    const fuses = isFamilyOf(s, 'heat-fuse')
+    const twoSided = is('two-sided')
+    const fuses = has(s, 'fuses-sheet')
     return worseOf(s, (face, m) => {
       if (!twoSided(m)) return null
       if (fuses)
@@ -175,12 +189,10 @@ const resinPrintNotCured = rule(
   'White cloth wiped over it, gloves on; any smear means not cured.',
   'monomer layer',
   (s) => {
-    const face = withTrait(s, 'uncured', isAnyOf('print-resin'))
+    const face = withTrait(s, 'uncured', is('resin'))
     if (face)
       return block(`Wet resin on side ${face.side} stops the bond and harms skin: wash, dry and post-cure it first.`)
-    return someFace(s, isAnyOf('print-resin'))
-      ? note('Only on a washed, post-cured print: wet resin stops the bond.')
-      : null
+    return someFace(s, is('resin')) ? note('Only on a washed, post-cured print: wet resin stops the bond.') : null
   },
   HARM,
 )
@@ -252,18 +264,17 @@ const gripsOneSideOnly = rule(
   'Pull one open by hand: a clean skin of glue on the sealed side.',
   'mechanical key on one side, none on the other',
   (s) => {
-    if (!needs(s, 'porous-face') || isFamilyOf(s, 'acrylic-paste', 'construction-water', 'construction-solvent'))
-      return null
+    if (!needs(s, 'porous-face') || has(s, 'grips-sealed')) return null
     const porous = someFace(s, (m) => m.porosity >= 0.3)
     const sealed = someFace(
       s,
-      (m) => m.porosity <= 0.1 && !styreneFoam(m) && !(m.group === 'foam' && isFamilyOf(s, 'fabric-glue')),
+      (m) => m.porosity <= 0.1 && !styreneFoam(m) && !(m.group === 'foam' && has(s, 'grips-foam')),
     )
     if (!porous || !sealed) return null
     // Sealed in between two coats it holds paper and thin cloth on glass, plastic and foam that nothing pulls at.
     const light =
-      isAnyOf('paper')(porous.material!) ||
-      (isFamilyOf(s, 'decoupage-medium') && (isPaper(porous.material!) || isTextile(porous.material!)))
+      is('drinks')(porous.material!) ||
+      (has(s, 'seals-over') && (isPaper(porous.material!) || isTextile(porous.material!)))
     const text = `It soaks into ${called(porous)} but only lies on ${called(sealed)}, and lets go there first.`
     return light || !s.loads?.length ? note(text) : caution(text)
   },
@@ -275,18 +286,15 @@ const paperGlueElsewhere = rule(
   'Pull one scrap by hand against a glue you trust.',
   'low solids, made for sheets that tear first',
   (s) => {
-    const cloth = (m: MaterialClass) => isTextile(m) && !isAnyOf('webbing', 'hook-loop', 'felt')(m)
-    const sheet = isPaper
-    const made = {
-      'glue-stick': sheet,
-      'starch-paste': (m: MaterialClass) => sheet(m) || cloth(m) || m.id === 'leather',
-      'decoupage-medium': (m: MaterialClass) => sheet(m) || cloth(m),
-    }[s.family.id]
-    if (!made || !bothFaces(s, (m) => !made(m))) return null
+    const made = (m: MaterialClass) =>
+      (has(s, 'for-paper') && isPaper(m)) ||
+      (has(s, 'for-cloth') && isTextile(m) && !is('strap')(m)) ||
+      (has(s, 'for-leather') && is('hide')(m) && !is('open-nap')(m))
+    if (!has(s, 'for-paper') || !bothFaces(s, (m) => !made(m))) return null
     const [a, b] = s.faces
     return caution(
       'It is made for ' +
-        `${s.family.id === 'decoupage-medium' ? 'paper and thin cloth laid on something' : 'paper and card'}, ` +
+        `${has(s, 'seals-over') ? 'paper and thin cloth laid on something' : 'paper and card'}, ` +
         `and carries little between ${called(a)} and ${called(b)}.`,
     )
   },
