@@ -46,23 +46,42 @@ const undoWay = ({ by, atC, solvent, prise, gentle, how, sideEffect }) => ({
   sideEffect,
 })
 
+/** Columns of the strengths as they are shipped, in this order. */
+const measured = ['cv', 'bondMPa', 'peelNPerMm', 'observedMPa', 'observedPeelNPerMm']
+/** Failure, basis and test in two letters: “As” adhesive and judged, small “a” scaled; “b” butt, “l” lap. */
+const code = ({ basis, failure, test }) => (basis === 'judged' ? failure[0].toUpperCase() : failure[0]) + test[0]
+
 /**
- * One row a material and family; materials of a group without a row of their own take the group's. The file comes with
- * the first load of the demo bench, so it is kept small: failure, basis and test in two letters (“As”: adhesive and
- * judged, small “a”: scaled; “b” butt, “l” lap), and the observed values only where they differ from the bond's.
+ * A material's or group's strengths, a column each in the order of the families: the file comes with the first load of
+ * the demo bench, and so it is half as large as with a row for every pair. What has no row of its own is 0 all along.
  */
-function strengthRow(row) {
-  const code = (row.basis === 'judged' ? row.failure[0].toUpperCase() : row.failure[0]) + row.test[0]
-  const observed = [Number(row.observedMPa), Number(row.observedPeelNPerMm)]
-  const bond = [Number(row.bondMPa), Number(row.peelNPerMm)]
-  const same = observed.every((value, i) => value === bond[i])
-  const target = row.scope === 'group' ? `group:${row.target}` : row.target
-  return [target, row.family, code, Number(row.cv), ...bond, ...(same ? [] : observed)]
+function strengthColumns(rows, families) {
+  const of = new Map(rows.map((row) => [row.family, row]))
+  const codes = families.map((family) => (of.has(family) ? code(of.get(family)) : '--')).join('')
+  return [codes, ...measured.map((key) => families.map((family) => Number(of.get(family)?.[key] ?? 0)))]
+}
+function strengths(rows, families) {
+  const target = ({ scope, target }) => (scope === 'group' ? `group:${target}` : target)
+  const targets = [...new Set(rows.map(target))]
+  const entries = targets.map((name) => {
+    const columns = strengthColumns(
+      rows.filter((row) => target(row) === name),
+      families,
+    )
+    return `${JSON.stringify(name)}:${JSON.stringify(columns)}`
+  })
+  return `{\n${entries.join(',\n')}\n}\n`
 }
 
 /** "80 C" in a text is 80 °C. */
 const degrees = (json) => json.replace(/(\d) C\b/g, '$1 °C')
-const lines = (rows) => `[\n${rows.map((row) => degrees(JSON.stringify(row))).join(',\n')}\n]\n`
+/** A table as its columns, which packs better than rows: the names repeat once. */
+function columns(rows) {
+  const entries = Object.keys(rows[0]).map(
+    (key) => `${JSON.stringify(key)}:${JSON.stringify(rows.map((row) => row[key]))}`,
+  )
+  return `{\n${entries.map(degrees).join(',\n')}\n}\n`
+}
 const grouped = (rows) => {
   const by = new Map(rows.map(({ family }) => [family, rows.filter((one) => one.family === family)]))
   const entries = [...by].map(([family, of]) => `${JSON.stringify(family)}:${JSON.stringify(of.map(undoWay))}`)
@@ -71,9 +90,12 @@ const grouped = (rows) => {
 
 /** Every generated file, by its name. */
 export const generated = () => ({
-  'families.json': lines(read('families.csv').map(typed)),
-  'materials.json': lines(read('materials.csv').map(typed)),
-  'strengths.json': lines(read('strengths.csv').map(strengthRow)),
+  'families.json': columns(read('families.csv').map(typed)),
+  'materials.json': columns(read('materials.csv').map(typed)),
+  'strengths.json': strengths(
+    read('strengths.csv'),
+    read('families.csv').map(({ id }) => id),
+  ),
   'undo.json': grouped(read('undo.csv')),
 })
 

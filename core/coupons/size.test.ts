@@ -1,7 +1,8 @@
+import { readFileSync } from 'node:fs'
+import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { families } from '../knowledge/families'
 import { materialClasses } from '../knowledge/materials'
-import strengths from '../knowledge/strengths.json'
 import { seededRandom, type Random } from '../planning/random'
 import { couponSize, couponTests, type CouponQuestion } from './size'
 
@@ -22,22 +23,30 @@ const question = (patch: Partial<CouponQuestion>): CouponQuestion => ({
  * The tables read anew, without the code under test: the bond of a pair with its spread, and what each material carries
  * beside it.
  */
+const csv = readFileSync(new URL('../knowledge/tables/strengths.csv', import.meta.url), 'utf8')
+const rows = new Map(
+  Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true }).data.map((row) => [
+    `${row['scope'] === 'group' ? 'group:' : ''}${row['target']} ${row['family']}`,
+    row,
+  ]),
+)
 function fromTables(a: string, b: string, family: string, peel: boolean) {
-  const rows = strengths as unknown as [string, string, string, number, number, number, number?, number?][]
   const row = (id: string) => {
     const group = materialClasses.find((m) => m.id === id)!.group
-    return (rows.find(([target, f]) => target === id && f === family) ??
-      rows.find(([target, f]) => target === `group:${group}` && f === family))!
+    const found = (rows.get(`${id} ${family}`) ?? rows.get(`group:${group} ${family}`))!
+    return {
+      value: Number(found[peel ? 'peelNPerMm' : 'bondMPa']),
+      seen: Number(found[peel ? 'observedPeelNPerMm' : 'observedMPa']),
+      cv: Number(found['cv']),
+    }
   }
   const [x, y] = [row(a), row(b)]
-  const value = (r: typeof x) => (peel ? r[5] : r[4])
-  const seen = (r: typeof x) => (peel ? (r[7] ?? r[5]) : (r[6] ?? r[4]))
-  const weak = value(x) <= value(y) ? x : y
+  const weak = x.value <= y.value ? x : y
   return {
-    low: value(weak) * Math.exp(-1.645 * weak[3]),
-    high: value(weak) * Math.exp(1.645 * weak[3]),
-    capA: seen(x) < value(x) ? seen(x) : Infinity,
-    capB: seen(y) < value(y) ? seen(y) : Infinity,
+    low: weak.value * Math.exp(-1.645 * weak.cv),
+    high: weak.value * Math.exp(1.645 * weak.cv),
+    capA: x.seen < x.value ? x.seen : Infinity,
+    capB: y.seen < y.value ? y.seen : Infinity,
   }
 }
 

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini'
 import { CodedError } from '../errors'
-import rows from './families.json'
+import { rowsOfColumns } from './columns'
+import columns from './families.json'
 
 export const mechanisms = [
   'evaporate-water',
@@ -114,7 +115,7 @@ export type Family = z.infer<typeof familySchema>
 export type WaterClass = Family['water']
 
 /** All adhesive families. Checked against the schema by a unit test, so that the app need not do it at every start. */
-export const families = rows as unknown as readonly Family[]
+export const families: readonly Family[] = rowsOfColumns<Family>(columns as never)
 
 /**
  * A glue of no known family: every value stands where it speaks neither for nor against it, so that it is judged by its

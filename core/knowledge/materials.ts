@@ -1,6 +1,7 @@
 import * as z from 'zod/mini'
 import { CodedError } from '../errors'
-import rows from './materials.json'
+import { rowsOfColumns } from './columns'
+import columns from './materials.json'
 
 export const materialGroups = [
   'foam',
@@ -97,7 +98,7 @@ export const materialClassSchema = z.object({
 })
 export type MaterialClass = z.infer<typeof materialClassSchema>
 
-export const materialClasses = rows as unknown as readonly MaterialClass[]
+export const materialClasses: readonly MaterialClass[] = rowsOfColumns<MaterialClass>(columns as never)
 const byId = new Map(materialClasses.map((material) => [material.id, material]))
 
 /** @throws CodedError not-one-of */

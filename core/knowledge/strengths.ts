@@ -1,6 +1,6 @@
 import { families } from './families'
 import { materialClassOf } from './materials'
-import rows from './strengths.json'
+import columns from './strengths.json'
 
 /**
  * Typical short-term strength of a family on one material: of the bond itself, and capped by what the material carries.
@@ -18,32 +18,36 @@ export interface TypicalStrength {
 }
 
 const failures = { a: 'adhesive', c: 'cohesive', s: 'substrate' } as const
-type Row = [
-  target: string,
-  family: string,
-  code: string,
-  cv: number,
-  bondMPa: number,
-  peel: number,
-  observedMPa?: number,
-  observedPeel?: number,
-]
+/** Two letters a family, then a column each of cv, bond, peel, observed bond and observed peel, in the families' order. */
+type Columns = [codes: string, ...columns: number[][]]
 
+/** The rows of one material or group, by family; a family without a row there has none. */
+function rowsOf([codes, ...columns]: Columns): Map<string, TypicalStrength> {
+  const rows = families.flatMap(({ id }, at): [string, TypicalStrength][] => {
+    const [how, test] = [codes[2 * at]!, codes[2 * at + 1]]
+    if (how === '-') return []
+    const failure = failures[how.toLowerCase() as keyof typeof failures]
+    const [cv, bondMPa, peelNPerMm, observedMPa, observedPeelNPerMm] = columns.map((column) => column[at]!)
+    return [
+      [
+        id,
+        {
+          test: test === 'b' ? 'butt' : 'lap',
+          bondMPa: bondMPa!,
+          peelNPerMm: peelNPerMm!,
+          cv: cv!,
+          failure,
+          observedMPa: observedMPa!,
+          observedPeelNPerMm: observedPeelNPerMm!,
+          basis: how === failure[0] ? 'scaled' : 'judged',
+        },
+      ],
+    ]
+  })
+  return new Map(rows)
+}
 const table = new Map(
-  (rows as unknown as Row[]).map(([target, family, code, cv, bondMPa, peelNPerMm, observedMPa, observedPeel]) => {
-    const failure = failures[code[0]!.toLowerCase() as keyof typeof failures]
-    const row: TypicalStrength = {
-      test: code[1] === 'b' ? 'butt' : 'lap',
-      bondMPa,
-      peelNPerMm,
-      cv,
-      failure,
-      observedMPa: observedMPa ?? bondMPa,
-      observedPeelNPerMm: observedPeel ?? peelNPerMm,
-      basis: code[0] === failure[0] ? 'scaled' : 'judged',
-    }
-    return [`${target} ${family}`, row]
-  }),
+  Object.entries(columns as unknown as Record<string, Columns>).map(([target, of]) => [target, rowsOf(of)]),
 )
 
 /**
@@ -52,8 +56,8 @@ const table = new Map(
  */
 export function typicalStrength(materialId: string, familyId: string): TypicalStrength | null {
   return (
-    table.get(`${materialId} ${familyId}`) ??
-    table.get(`group:${materialClassOf(materialId).group} ${familyId}`) ??
+    table.get(materialId)?.get(familyId) ??
+    table.get(`group:${materialClassOf(materialId).group}`)?.get(familyId) ??
     null
   )
 }
