@@ -5,7 +5,8 @@ import { root } from './ready.mjs'
 
 const dist = `${root}dist/`
 const manifest = JSON.parse(readFileSync(`${dist}.vite/manifest.json`, 'utf8'))
-const budget = { script: 200_000, style: 40_000, font: 80_000 }
+// The first load may weigh 200 kB of script; 10 kB of it are kept free for what comes next.
+const budget = { script: 190_000, style: 40_000, font: 80_000 }
 const gzip = (file) => gzipSync(readFileSync(dist + file)).length
 
 /** A chunk with all it imports at once. */

@@ -1,4 +1,4 @@
-import { onScopeDispose, readonly, ref, type Ref } from 'vue'
+import { computed, onScopeDispose, readonly, ref, type Ref } from 'vue'
 
 /** The one place where the app reads the time; the core takes it as an argument. */
 export const now = (): number => Date.now()
@@ -27,4 +27,13 @@ export function useNow(): Readonly<Ref<number>> {
     document.removeEventListener('visibilitychange', tick)
   })
   return readonly(current)
+}
+
+/**
+ * The time to the minute: for what is said in days and minutes ("cured since yesterday"). From tick to tick nothing
+ * that follows it is computed anew.
+ */
+export function useMinute(): Readonly<Ref<number>> {
+  const second = useNow()
+  return computed(() => Math.floor(second.value / 60_000) * 60_000)
 }

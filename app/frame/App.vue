@@ -15,6 +15,7 @@ import { openSomeBench } from './startBench'
 import { useKeys } from './keys'
 
 const SaveTrouble = defineAsyncComponent(() => import('./SaveTrouble.vue'))
+const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const ClashDialog = defineAsyncComponent(() => import('./ClashDialog.vue'))
 const bench = useBench()
 const why = useWhy()
@@ -55,33 +56,7 @@ watch(
     <PanelGuard v-else name="This page"><router-view /></PanelGuard>
     <NoticeStrip />
     <ClashDialog v-if="openClash" />
-    <v-dialog v-model="help" aria-label="All keys">
-      <div class="sheet">
-        <h2>Keys</h2>
-        <dl class="keys">
-          <template
-            v-for="[key, what] in [
-              ['1 – 6', 'stations, in the order of work'],
-              ['[ ]', 'previous and next joint'],
-              ['Space', 'do the step that is shown (Glue)'],
-              ['L', 'log this pull (Break)'],
-              ['W', 'why: to the panel and back'],
-              ['/', 'find a joint, a coupon or a glue'],
-              ['Ctrl Z', 'take the last edit back'],
-              ['Ctrl Shift Z', 'do it again'],
-              ['?', 'this list'],
-            ]"
-            :key="key"
-          >
-            <dt>
-              <kbd>{{ key }}</kbd>
-            </dt>
-            <dd>{{ what }}</dd>
-          </template>
-        </dl>
-        <v-btn class="alt" @click="help = false">Close</v-btn>
-      </div>
-    </v-dialog>
+    <KeysDialog v-if="help" v-model="help" />
   </v-app>
 </template>
 
@@ -99,14 +74,5 @@ watch(
 }
 .opening {
   padding: 40px 28px;
-}
-.keys {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 8px 18px;
-  margin: 12px 0 16px;
-}
-.keys kbd {
-  margin: 0;
 }
 </style>

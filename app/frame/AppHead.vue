@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
-import { useNow } from '../bench/clock'
+import { now } from '../bench/clock'
 import { useBench } from '../bench/store'
-import { countdown } from '../look/figures'
 import { appearance, setAppearance, type Appearance } from '../look/appearance'
-import TapeLabel from '../look/TapeLabel.vue'
 import { useFinder } from './finder'
 import { benchFileName, saveFile } from './saveFile'
-import { runningTimers } from './timers'
+import HeadTimer from './HeadTimer.vue'
 
 // What is opened now and then is loaded when it is.
 const RoomForm = defineAsyncComponent(() => import('./RoomForm.vue'))
@@ -15,8 +13,6 @@ const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
 defineEmits<{ keys: [] }>()
 const bench = useBench()
 const finder = useFinder()
-const now = useNow()
-const timers = computed(() => runningTimers(bench, now.value))
 const saved = computed(() => (bench.save.failure || bench.save.stranded.length ? 'not saved' : 'saved'))
 
 const roomOpen = ref(false)
@@ -36,12 +32,7 @@ const menuOpen = ref(false)
     <router-link class="bench" :to="{ name: 'start' }">{{ bench.bench?.name }}</router-link>
     <span v-if="bench.bench?.kind === 'demo'" class="demo">demo bench</span>
     <span class="gap" />
-    <router-link v-for="timer in timers.slice(0, 1)" :key="timer.key" class="bit timer" :to="timer.to">
-      <TapeLabel>{{ timer.label }}</TapeLabel>
-      <span class="what">{{ timer.what }}</span>
-      <span class="num">{{ timer.due ? 'now' : countdown(timer.at - now) }}</span>
-      <span v-if="timers.length > 1" class="more">+{{ timers.length - 1 }}</span>
-    </router-link>
+    <HeadTimer class="bit" />
     <v-menu v-model="roomOpen">
       <template #activator="{ props }">
         <button type="button" class="bit num" v-bind="props" aria-label="Room climate">
@@ -81,7 +72,7 @@ const menuOpen = ref(false)
       <div class="sheet menu" @click="menuOpen = false">
         <router-link :to="{ name: 'benches' }">Benches: open, add, read in</router-link>
         <router-link :to="{ name: 'history' }">History of this bench</router-link>
-        <button type="button" @click="saveFile(benchFileName(bench.bench!.name, now), bench.fileText())">
+        <button type="button" @click="saveFile(benchFileName(bench.bench!.name, now()), bench.fileText())">
           Save a bench file
         </button>
         <button type="button" class="narrow" @click="finder.open = true">Find</button>
@@ -186,9 +177,6 @@ button.bit {
   cursor: default;
   border-style: dashed;
 }
-.timer .more {
-  color: #bfd6cf;
-}
 .saved {
   border-color: transparent;
   background: transparent;
@@ -237,8 +225,7 @@ kbd {
   display: none;
 }
 @media (max-width: 1060px) {
-  .wide,
-  .what {
+  .wide {
     display: none;
   }
   .narrow {
@@ -252,8 +239,7 @@ kbd {
     gap: 6px;
   }
   .name b,
-  .demo,
-  .timer .more {
+  .demo {
     display: none;
   }
   .bench {

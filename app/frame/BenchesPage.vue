@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import { readBenchFile } from '../../core/formats/benchFile'
 import { asideWords } from '../../core/formats/salvage'
 import { sayError } from '../../core/messages'
-import { useNow } from '../bench/clock'
+import { useMinute } from '../bench/clock'
 import {
   addBench,
   addEmptyBench,
@@ -26,7 +26,7 @@ import { addDemoBench, openSomeBench } from './startBench'
 
 const bench = useBench()
 const router = useRouter()
-const now = useNow()
+const now = useMinute()
 const benches = ref<BenchListing[]>([])
 const name = ref('')
 const message = ref('')

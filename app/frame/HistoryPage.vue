@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useNow } from '../bench/clock'
+import { useMinute } from '../bench/clock'
 import { useBench } from '../bench/store'
 import { momentName } from '../look/figures'
 
 const bench = useBench()
-const now = useNow()
+const now = useMinute()
 const words = { edit: '', undo: 'taken back: ', redo: 'done again: ' }
 const entries = computed(() => bench.history())
 </script>

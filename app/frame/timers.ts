@@ -1,18 +1,22 @@
+import { computed, type ComputedRef, type Ref } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
 import { taskOf } from '../../core/planning/gluing'
-import type { useBench } from '../bench/store'
+import { useNow } from '../bench/clock'
+import { useBench } from '../bench/store'
 
 export interface Timer {
   key: string
   label: string
   what: string
+  /** ms */
   at: number
-  due: boolean
   to: RouteLocationRaw
 }
 
-/** All clocks that run on this bench: pieces begun and waiting for their next step, soonest first. */
-export function runningTimers(bench: ReturnType<typeof useBench>, now: number): Timer[] {
+const DAY = 24 * 3_600_000
+
+/** All pieces begun and waiting for their next step, soonest first: as the records stand, whatever the time is. */
+function waitingSteps(bench: ReturnType<typeof useBench>): Timer[] {
   return bench
     .all('coupon')
     .flatMap((coupon): Timer[] => {
@@ -20,18 +24,19 @@ export function runningTimers(bench: ReturnType<typeof useBench>, now: number): 
       if (coupon.stamps.length === 0) return []
       const procedure = bench.get('procedure', coupon.procedure)
       const task = procedure ? taskOf(coupon, procedure) : null
-      if (!task || task.readyAt === 0 || now - task.readyAt > 24 * 3600_000) return []
+      if (!task || task.readyAt === 0) return []
       const joint = bench.get('round', coupon.round)!.joint
-      return [
-        {
-          key: coupon.id,
-          label: coupon.label,
-          what: task.step.kind,
-          at: task.readyAt,
-          due: task.readyAt <= now,
-          to: { name: 'glue', params: { joint } },
-        },
-      ]
+      const to = { name: 'glue', params: { joint } }
+      return [{ key: coupon.id, label: coupon.label, what: task.step.kind, at: task.readyAt, to }]
     })
     .sort((x, y) => x.at - y.at)
+}
+
+/** All clocks that run on this bench, soonest first; what waited for longer than a day was given up. */
+export function useTimers(): { timers: ComputedRef<Timer[]>; now: Readonly<Ref<number>> } {
+  const bench = useBench()
+  const now = useNow()
+  const waiting = computed(() => waitingSteps(bench))
+  const timers = computed(() => waiting.value.filter(({ at }) => now.value - at <= DAY))
+  return { timers, now }
 }

@@ -18,7 +18,7 @@ export interface TypicalStrength {
 }
 
 const failures = { a: 'adhesive', c: 'cohesive', s: 'substrate' } as const
-/** Two letters a family, then a column each of cv, bond, peel, observed bond and observed peel, in the families' order. */
+/** Two letters a family; then a column each of cv, bond, peel, observed bond, observed peel: in the families' order. */
 type Columns = [codes: string, ...columns: number[][]]
 
 /** The rows of one material or group, by family; a family without a row there has none. */

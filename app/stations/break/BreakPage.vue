@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { PULLING_CAUTION } from '../../../core/knowledge/hazards'
 import { exposureWords } from '../../../core/knowledge/exposures'
@@ -12,10 +12,11 @@ import { lightestOf } from '../../../core/readings/lightest'
 import { formulaOf, testKinds } from '../../../core/knowledge/testKinds'
 import type { Reading } from '../../../core/records/reading'
 import type { Coupon } from '../../../core/records/round'
-import { stampNow, useNow } from '../../bench/clock'
+import { stampNow, useMinute } from '../../bench/clock'
 import { hatchOf, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { figure, lasting, momentName } from '../../look/figures'
+import { useKey } from '../../look/keys'
 import SeamDrawing from '../../look/seam/SeamDrawing.vue'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { useWhy } from '../../look/why'
@@ -29,7 +30,7 @@ import WayFields from './WayFields.vue'
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
 const why = useWhy()
-const now = useNow()
+const now = useMinute()
 const route = useRoute()
 const inPullOrder = computed(() => [...props.view.coupons].sort((x, y) => x.pullAt - y.pullAt))
 /** The reading that counts; a second one that got in stands in the list below, to be set aside. */
@@ -165,14 +166,7 @@ watch(
   },
 )
 
-function onKey(event: KeyboardEvent) {
-  if (event.key.toLowerCase() !== 'l' || event.ctrlKey || event.metaKey || event.altKey) return
-  if (event.target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(event.target.tagName)) return
-  event.preventDefault()
-  if (!event.repeat) void log()
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+useKey('log', () => void log())
 const ends: { end: End; word: string }[] = [
   { end: 'held', word: 'Did not break' },
   { end: 'wet', word: 'Still wet inside' },

@@ -6,7 +6,7 @@ import { insert } from '../../../core/records/entry'
 import { showMoney } from '../../../core/quantities/money'
 import { ratiosFrom } from '../../../core/statistics/ratioFrom'
 import { gradingOf, testKinds } from '../../../core/knowledge/testKinds'
-import { useNow } from '../../bench/clock'
+import { stampNow, useMinute } from '../../bench/clock'
 import { newId } from '../../bench/ids'
 import { armWords } from '../../../core/planning/arms'
 import { narrowed, type JointView } from '../../bench/jointView'
@@ -28,7 +28,7 @@ const ROW = 84
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
 const why = useWhy()
-const now = useNow()
+const now = useMinute()
 const armId = ref<string | null>(null)
 const arms = computed(() => props.view.round?.arms ?? [])
 const view = computed(() => narrowed(props.view, armId.value))
@@ -132,7 +132,7 @@ async function decide() {
     arm: view.value.arm!.id,
     procedure: candidate.procedure.id,
     reason: reason.value.trim(),
-    at: now.value,
+    at: stampNow(),
     known,
   }
   if (

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { glueCautions, stepCautions } from '../../../core/care/steps'
 import { careOf, wetGlueOf } from '../../bench/careOf'
 import { closedAt, curedFrom, tasksOf, type GlueTask } from '../../../core/planning/gluing'
@@ -11,6 +11,7 @@ import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { capital, clockTime, countdown, lasting, momentName, plural } from '../../look/figures'
 import { isTooSoon } from '../../look/act'
+import { useKey } from '../../look/keys'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { useWhy } from '../../look/why'
 import ClockStrips from './ClockStrips.vue'
@@ -121,15 +122,7 @@ watch(
   { immediate: true },
 )
 
-function onKey(event: KeyboardEvent) {
-  const target = event.target as HTMLElement
-  if (event.code !== 'Space' || event.repeat || ['INPUT', 'TEXTAREA', 'SELECT', 'BUTTON', 'A'].includes(target.tagName))
-    return
-  event.preventDefault()
-  void done()
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+useKey('step', () => void done())
 </script>
 
 <template>

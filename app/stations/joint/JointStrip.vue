@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useNow } from '../../bench/clock'
+import { useMinute } from '../../bench/clock'
 import { hatchOf, jointsInOrder, viewJoint } from '../../bench/jointView'
 import { stateWords } from '../../bench/jointWords'
 import { useBench } from '../../bench/store'
@@ -10,7 +10,7 @@ import SeamDrawing from '../../look/seam/SeamDrawing.vue'
 
 const props = defineProps<{ current: string; station: string }>()
 const bench = useBench()
-const now = useNow()
+const now = useMinute()
 const router = useRouter()
 const views = computed(() => jointsInOrder(bench).map((joint) => viewJoint(bench, joint)))
 const strip = ref<HTMLElement>()

@@ -11,7 +11,7 @@ import { parseQuantity } from '../../../core/quantities/parse'
 import { parseResult } from '../../../core/readings/parseResult'
 import { gradingOf, testKinds, type SizeKey } from '../../../core/knowledge/testKinds'
 import type { Arm, Round } from '../../../core/records/round'
-import { useNow } from '../../bench/clock'
+import { stampNow, useMinute } from '../../bench/clock'
 import { familyTimes, hatchOf, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
@@ -25,7 +25,7 @@ import { isLocked, setLimit } from './planDraft'
 const props = defineProps<{ view: JointView; round: Round; arm: Arm; planned: boolean }>()
 const emit = defineEmits<{ resize: [size: Arm['size'], what: string, before: Arm['size']]; drop: [] }>()
 const bench = useBench()
-const now = useNow()
+const now = useMinute()
 const kind = computed(() => testKinds[props.arm.test])
 const keys = computed(() => Object.keys(kind.value.sizes) as SizeKey[])
 const sizeWords: Record<SizeKey, string> = {
@@ -71,7 +71,7 @@ async function keepLimit() {
   problem.value = ''
   try {
     const limit = limitText.value.trim() === '' ? null : parseResult(limitText.value, props.arm.test)
-    if (await setLimit(bench, props.view, props.round, props.arm, limit, now.value, limitBefore.value))
+    if (await setLimit(bench, props.view, props.round, props.arm, limit, stampNow(), limitBefore.value))
       late.value = false
     limitBefore.value = props.arm.passLimit
   } catch (error) {

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Procedure, Round } from '../../../core/records/round'
-import { useNow } from '../../bench/clock'
+import { useMinute } from '../../bench/clock'
 import { momentName } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
 
 /** The maker's expected order, strongest first. Sealed until the pulls are in: it must not steer the hands. */
 const props = defineProps<{ round: Round; procedures: Procedure[]; code: string; open: boolean }>()
 const emit = defineEmits<{ seal: [order: string[]]; unseal: [] }>()
-const now = useNow()
+const now = useMinute()
 const order = ref<string[]>([])
 watch(
   () => props.procedures.map(({ id }) => id).join(),

@@ -5,7 +5,7 @@ import { needsOf, type NeedOf } from '../../../core/planning/needs'
 import { showMoney } from '../../../core/quantities/money'
 import type { Arm, Round } from '../../../core/records/round'
 import { packInUse } from '../../../core/situation/packs'
-import { useNow } from '../../bench/clock'
+import { stampNow } from '../../bench/clock'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
@@ -37,10 +37,9 @@ import { toolsFor } from '../../../core/planning/tools'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
-const now = useNow()
 const planned = computed(() => isPlanned(props.view))
 // The first draft bears the time at which the page was opened, so that it does not change every second.
-const opened = now.value
+const opened = stampNow()
 const round = computed(() => (planned.value ? props.view.round! : draftRound(props.view, opened)))
 const partsOf = (readings: readonly object[]) => readings.flatMap((one) => Object.values(one) as unknown[])
 /** Once pulls of an earlier round are in, its own scatter counts. */
@@ -138,7 +137,7 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
         :procedures="view.procedures"
         :code="view.joint.code"
         :open="!planned || view.readings.length === 0"
-        @seal="(order) => edit({ hunch: { order, at: now } }, 'hunch sealed')"
+        @seal="(order) => edit({ hunch: { order, at: stampNow() } }, 'hunch sealed')"
         @unseal="edit({ hunch: null }, 'hunch taken back')"
       />
       <WeightsCard
@@ -147,7 +146,7 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
         @change="(weights) => edit({ weights }, 'what will count')"
       />
       <div v-if="!planned">
-        <v-btn class="go" @click="planCoupons(bench, view, round, now)">Plan {{ coupons }} coupons</v-btn>
+        <v-btn class="go" @click="planCoupons(bench, view, round, stampNow())">Plan {{ coupons }} coupons</v-btn>
       </div>
 
       <section aria-labelledby="procedures">

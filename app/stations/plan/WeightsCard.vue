@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { criteria, type Criterion, type Round } from '../../../core/records/round'
-import { useNow } from '../../bench/clock'
+import { stampNow, useMinute } from '../../bench/clock'
 import { momentName } from '../../look/figures'
 
 /** How much each thing will count in the choice, said before the first pull; a later change is allowed and marked. */
 const props = defineProps<{ round: Round; locked: boolean }>()
 const emit = defineEmits<{ change: [weights: NonNullable<Round['weights']>] }>()
-const now = useNow()
+const now = useMinute()
 const words: Record<Criterion, string> = {
   strength: 'strength',
   flexibility: 'flexibility',
@@ -20,12 +20,12 @@ const words: Record<Criterion, string> = {
 }
 const values = computed(() => props.round.weights?.values ?? null)
 function set(criterion: Criterion, value: number) {
-  const changedLate = props.locked ? now.value : (props.round.weights?.changedLate ?? null)
+  const changedLate = props.locked ? stampNow() : (props.round.weights?.changedLate ?? null)
   const start = Object.fromEntries(criteria.map((one) => [one, one === 'strength' ? 3 : 1])) as Record<
     Criterion,
     number
   >
-  emit('change', { values: { ...start, ...values.value, [criterion]: value }, setAt: now.value, changedLate })
+  emit('change', { values: { ...start, ...values.value, [criterion]: value }, setAt: stampNow(), changedLate })
 }
 </script>
 

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { armWords } from '../../core/planning/arms'
+import { waitingArms } from '../../core/planning/lookAgain'
+import { useMinute } from '../bench/clock'
+import type { JointView } from '../bench/jointView'
+import { useBench } from '../bench/store'
+import { dayName, momentName } from '../look/figures'
+import { shelfConcerns } from './shelfConcerns'
+
+/** What wants to be looked at again: coupons after an exposure, rules of the house, packs on the shelf. */
+const props = defineProps<{ views: readonly JointView[] }>()
+const bench = useBench()
+const now = useMinute()
+const concerns = computed(() => shelfConcerns(bench.all('stock'), bench.all('adhesive'), now.value))
+const waiting = computed(() =>
+  props.views.flatMap((view) =>
+    view.round
+      ? waitingArms(view.round, view.coupons, view.procedures, view.readings).map(({ arm, dueAt }) => ({
+          key: `${view.joint.id} ${arm.id}`,
+          code: view.joint.code,
+          words: armWords(arm),
+          dueAt,
+          to: { name: 'break', params: { joint: view.joint.id } },
+        }))
+      : [],
+  ),
+)
+const due = computed(() =>
+  bench
+    .all('houseRule')
+    .filter(({ lookAgainOn }) => lookAgainOn !== null && Date.parse(`${lookAgainOn}T00:00`) <= now.value),
+)
+</script>
+
+<template>
+  <template v-if="due.length || waiting.length">
+    <h2>Look again</h2>
+    <p v-for="one in waiting" :key="one.key">
+      <router-link :to="one.to">{{ one.code }}</router-link> {{ one.words }}:
+      {{ one.dueAt <= now ? 'due now' : momentName(one.dueAt, now) }}.
+    </p>
+    <p v-for="rule in due" :key="rule.id">
+      <router-link :to="{ name: 'shelf', hash: '#house-rules' }">{{ rule.name }}</router-link>: you wanted to look at
+      this rule again on {{ dayName(rule.lookAgainOn!) }}.
+    </p>
+  </template>
+  <template v-if="concerns.length">
+    <h2>Shelf</h2>
+    <p v-for="concern in concerns" :key="concern.id">
+      <b class="careful">Careful:</b> {{ concern.name }}, {{ concern.why }}. Bond and break two scraps before you trust
+      it.
+    </p>
+  </template>
+</template>
