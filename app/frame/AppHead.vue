@@ -1,22 +1,19 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
-import { now } from '../bench/clock'
 import { useBench } from '../bench/store'
-import { appearance, setAppearance, type Appearance } from '../look/appearance'
 import { useFinder } from './finder'
-import { benchFileName, saveFile } from './saveFile'
 import HeadTimer from './HeadTimer.vue'
 
 // What is opened now and then is loaded when it is.
 const RoomForm = defineAsyncComponent(() => import('./RoomForm.vue'))
+const HeadMenu = defineAsyncComponent(() => import('./HeadMenu.vue'))
 const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
-defineEmits<{ keys: [] }>()
+const emit = defineEmits<{ keys: [] }>()
 const bench = useBench()
 const finder = useFinder()
 const saved = computed(() => (bench.save.failure || bench.save.stranded.length ? 'not saved' : 'saved'))
 
 const roomOpen = ref(false)
-const looks: Appearance[] = ['light', 'dark', 'as the system']
 const menuOpen = ref(false)
 </script>
 
@@ -69,29 +66,7 @@ const menuOpen = ref(false)
       <template #activator="{ props }">
         <button type="button" class="bit" v-bind="props" aria-label="Menu">Menu</button>
       </template>
-      <div class="sheet menu" @click="menuOpen = false">
-        <router-link :to="{ name: 'benches' }">Benches: open, add, read in</router-link>
-        <router-link :to="{ name: 'history' }">History of this bench</router-link>
-        <button type="button" @click="saveFile(benchFileName(bench.bench!.name, now()), bench.fileText())">
-          Save a bench file
-        </button>
-        <button type="button" class="narrow" @click="finder.open = true">Find</button>
-        <button type="button" class="narrow" :disabled="!bench.redoable" @click="bench.redo()">Redo</button>
-        <button type="button" @click="$emit('keys')">All keys</button>
-        <fieldset @click.stop>
-          <legend class="small mute">Light</legend>
-          <label v-for="look in looks" :key="look">
-            <input
-              type="radio"
-              name="look"
-              :value="look"
-              :checked="appearance === look"
-              @change="setAppearance(look)"
-            />
-            {{ look }}
-          </label>
-        </fieldset>
-      </div>
+      <HeadMenu @done="menuOpen = false" @keys="emit('keys')" />
     </v-menu>
     <FindDialog v-if="finder.open" />
   </header>
@@ -191,45 +166,9 @@ button.bit {
 kbd {
   margin: 0;
 }
-.sheet {
-  display: grid;
-  gap: 10px;
-  width: min(300px, calc(100vw - 32px));
-}
-.menu > a,
-.menu > button {
-  appearance: none;
-  background: none;
-  border: 0;
-  text-align: left;
-  text-decoration: none;
-  padding: 9px 6px;
-  min-height: 40px;
-  cursor: pointer;
-}
-.menu > a:hover,
-.menu > button:hover {
-  background: var(--bg);
-}
-.menu fieldset {
-  border-top: 1px solid var(--line);
-  padding-top: 8px;
-  display: grid;
-}
-.menu label {
-  padding: 7px 6px;
-  display: flex;
-  gap: 8px;
-}
-.narrow {
-  display: none;
-}
 @media (max-width: 1060px) {
   .wide {
     display: none;
-  }
-  .narrow {
-    display: block;
   }
 }
 @media (max-width: 700px) {

@@ -19,7 +19,9 @@ import { copies, type Copy } from '../bench/secondCopy'
 import { useBench } from '../bench/store'
 import { useAct } from '../look/act'
 import ActButton from '../look/ActButton.vue'
-import { momentName, plural } from '../look/figures'
+import { plural } from '../look/figures'
+import BenchLine from './BenchLine.vue'
+import FoundBenches from './FoundBenches.vue'
 import { lookInto, type Looked } from './lookInto'
 import { bringBack } from './recovery'
 import { addDemoBench, openSomeBench } from './startBench'
@@ -32,7 +34,6 @@ const name = ref('')
 const message = ref('')
 const failed = ref(false)
 const details = ref<string[]>([])
-const leaving = ref<BenchListing | null>(null)
 /** benches that are here, but on no list: what they are called, or why they cannot be read */
 const found = ref<{ id: string; looked: Looked }[]>([])
 /** benches of the list that could not be opened, and why */
@@ -81,8 +82,6 @@ const start = trying(async () => {
   await open(await addEmptyBench(name.value.trim().slice(0, 80)))
 })
 const { run: startOnce, busy: starting } = useAct(start)
-/** The bench's name stands near the start of its file. */
-const nameInCopy = (copy: Copy) => /"name":\s*"((?:[^"\\]|\\.)*)"/.exec(copy.text)?.[1] ?? copy.bench
 async function readIn(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
@@ -106,7 +105,6 @@ async function readIn(event: Event) {
   input.value = ''
 }
 const takeAway = trying(async (id: string, title: string) => {
-  leaving.value = null
   const wasOpen = bench.id === id
   await removeBench(id)
   if (wasOpen) await openSomeBench(bench)
@@ -150,32 +148,16 @@ const useful = computed(() =>
       Each bench is kept in this browser by itself. A bench file carries one to another browser or keeps it for later.
     </p>
     <ul>
-      <li v-for="one in benches" :key="one.id">
-        <div>
-          <strong>{{ one.name }}</strong>
-          <span v-if="one.kind === 'demo'" class="mute"> · demo bench</span>
-          <span v-if="one.id === bench.id" class="holds"> · open</span>
-          <div class="mute small">opened {{ momentName(one.openedAt, now) }}</div>
-          <div v-if="broken[one.id]" class="fails small">cannot be opened: {{ broken[one.id] }}</div>
-        </div>
-        <div class="acts">
-          <ActButton v-if="one.id !== bench.id" class="alt" :act="() => open(one.id)"
-            >Open<span class="visually-hidden"> {{ one.name }}</span></ActButton
-          >
-          <ActButton v-if="one.kind === 'demo'" class="quiet" :act="() => resetDemo(one)">Reset the demo</ActButton>
-          <v-btn class="quiet" @click="leaving = one"
-            >Take away<span class="visually-hidden"> {{ one.name }}</span></v-btn
-          >
-        </div>
-        <div v-if="leaving?.id === one.id" class="sure" role="alert">
-          <span
-            >All of “{{ one.name }}” goes out of this browser for good. Save a bench file first if you may want it
-            again.</span
-          >
-          <ActButton class="alt" :act="() => takeAway(one.id, one.name)">Take it away for good</ActButton>
-          <v-btn class="quiet" @click="leaving = null">Keep it</v-btn>
-        </div>
-      </li>
+      <BenchLine
+        v-for="one in benches"
+        :key="one.id"
+        :one="one"
+        :is-open="one.id === bench.id"
+        :broken="broken[one.id]"
+        :open="() => open(one.id)"
+        :reset="() => resetDemo(one)"
+        :away="() => takeAway(one.id, one.name)"
+      />
     </ul>
     <div v-if="message" role="status">
       <p :class="failed ? 'problem' : 'holds'">{{ message }}</p>
@@ -184,30 +166,14 @@ const useful = computed(() =>
         <li v-if="details.length > 40">and {{ details.length - 40 }} more</li>
       </ul>
     </div>
-    <section v-if="found.length || useful.length" aria-labelledby="found">
-      <h2 id="found">Found in this browser, but on no list</h2>
-      <ul>
-        <li v-for="{ id, looked } in found" :key="id">
-          <div>
-            <strong>{{ looked.bench?.name ?? `a bench marked ${id}` }}</strong>
-            <div v-if="looked.why" class="fails small">{{ looked.why }}</div>
-          </div>
-          <div class="acts">
-            <ActButton v-if="looked.bench" class="alt" :act="() => putOnList(id, looked)">Put it on the list</ActButton>
-            <ActButton v-else class="quiet" :act="() => takeAway(id, id)">Take away what is left of it</ActButton>
-          </div>
-        </li>
-        <li v-for="copy in useful" :key="copy.bench">
-          <div>
-            <strong>{{ nameInCopy(copy) }}</strong>
-            <div class="mute small">second copy of {{ momentName(copy.savedAt, now) }}</div>
-          </div>
-          <div class="acts">
-            <ActButton class="alt" :act="() => fromCopy(copy.bench)">Bring it back</ActButton>
-          </div>
-        </li>
-      </ul>
-    </section>
+    <FoundBenches
+      v-if="found.length || useful.length"
+      :found="found"
+      :copies="useful"
+      :list="putOnList"
+      :away="takeAway"
+      :back="fromCopy"
+    />
     <form class="new" @submit.prevent="startOnce">
       <label class="field"
         ><span>A new, empty bench</span><input v-model="name" class="plain" placeholder="Puppet theatre"
@@ -237,36 +203,17 @@ const useful = computed(() =>
   display: grid;
   gap: 16px;
 }
-li {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: center;
-  gap: 10px;
-  padding: 12px 0;
-  border-top: 1px solid var(--line);
-}
 .details li {
   display: list-item;
   list-style: disc;
   margin-left: 20px;
   padding: 2px 0;
-  border: 0;
 }
 .acts {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
   align-items: center;
-}
-.sure {
-  flex-basis: 100%;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-  border-left: 4px solid var(--fails);
-  padding-left: 12px;
 }
 .new {
   display: flex;

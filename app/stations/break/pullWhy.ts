@@ -2,22 +2,11 @@ import { sayError } from '../../../core/messages'
 import type { WhyLeftOut } from '../../../core/readings/datum'
 import type { Interpreted } from '../../../core/readings/interpret'
 import type { Raw, Reading } from '../../../core/records/reading'
-import { type CouponSize, formulaOf, type TestId, testKinds } from '../../../core/knowledge/testKinds'
+import { formulaOf, sizeNames, testKinds, type SizeKey, type TestId } from '../../../core/knowledge/testKinds'
 import { digitsOf } from '../../../core/quantities/figure'
 import { figure } from '../../look/figures'
 import type { Explanation } from '../../look/why'
 import { valueWords } from '../../bench/settled'
-
-const sizeWords: Partial<Record<keyof CouponSize, string>> = {
-  widthMm: 'w',
-  overlapMm: 'L',
-  areaMm2: 'A',
-  thicknessMm: 't',
-  diameterMm: 'd or D',
-  innerDiameterMm: 'd inside',
-  armMm: 'arm',
-  spanMm: 'span',
-}
 
 /** How the load came from what was read. */
 function loadLines(raw: Raw): string[] {
@@ -87,11 +76,10 @@ export function whyReading(
       : 'value' in value
         ? `${figure(value.value)} ${u}`
         : `${figure(value.low)} to ${value.high === null ? 'open' : figure(value.high)} ${u}`
-  const sizes = Object.entries(result.size).flatMap(([key, value]) =>
-    value == null || !sizeWords[key as keyof CouponSize]
-      ? []
-      : [`${sizeWords[key as keyof CouponSize]} = ${digitsOf(value)} ${key === 'areaMm2' ? 'mm²' : 'mm'}`],
-  )
+  const sizes = (Object.keys(result.size) as SizeKey[]).flatMap((key) => {
+    const value = result.size[key]
+    return value == null ? [] : [`${sizeNames[key].symbol} = ${digitsOf(value)} ${sizeNames[key].unit}`]
+  })
   return {
     about: label,
     lines: [

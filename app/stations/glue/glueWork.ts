@@ -1,7 +1,8 @@
-import { stampsFor, type GlueTask } from '../../../core/planning/gluing'
+import { closedAt, curedFrom, stampsFor, type GlueTask } from '../../../core/planning/gluing'
 import { insert, update, type Change } from '../../../core/records/entry'
 import type { Coupon, CureCheck, StepKind } from '../../../core/records/round'
 import { newId } from '../../bench/ids'
+import type { JointView } from '../../bench/jointView'
 import type { useBench } from '../../bench/store'
 import { lasting } from '../../look/figures'
 
@@ -70,4 +71,23 @@ export function checkCure(bench: Store, coupon: Coupon, state: CureCheck['state'
   return bench.write(`${coupon.label} is ${state}`, [
     insert('cureCheck', { id: newId(), coupon: coupon.id, at: now, state }),
   ])
+}
+
+/** A piece that is closed: since when, and when it is cured. ms */
+export interface Curing {
+  coupon: Coupon
+  closed: number
+  cured: number
+}
+
+/** What is closed and cures, or has cured, the latest closed first. */
+export function curingOf({ procedures, coupons }: Pick<JointView, 'procedures' | 'coupons'>): Curing[] {
+  const byId = new Map(procedures.map((procedure) => [procedure.id, procedure]))
+  return coupons
+    .flatMap((coupon): Curing[] => {
+      const procedure = byId.get(coupon.procedure)
+      const closed = procedure ? closedAt(coupon, procedure) : null
+      return closed === null ? [] : [{ coupon, closed, cured: curedFrom(coupon, procedure!)! }]
+    })
+    .sort((x, y) => y.closed - x.closed)
 }

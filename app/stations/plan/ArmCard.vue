@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { requiredLoad, requiredStrength } from '../../../core/loads/requirement'
+import { computed, ref } from 'vue'
 import { couponSize } from '../../../core/coupons/size'
 import { CodedError } from '../../../core/errors'
 import { digitsOf } from '../../../core/quantities/figure'
@@ -8,77 +7,38 @@ import { sayError } from '../../../core/messages'
 import { armWords } from '../../../core/planning/arms'
 import { expectedLoad, sizedTest } from '../../../core/planning/fairness'
 import { parseQuantity } from '../../../core/quantities/parse'
-import { parseResult } from '../../../core/readings/parseResult'
-import { gradingOf, testKinds, type SizeKey } from '../../../core/knowledge/testKinds'
+import { gradingOf, testKinds, type SizeKey, sizeNames } from '../../../core/knowledge/testKinds'
 import type { Arm, Round } from '../../../core/records/round'
-import { stampNow, useMinute } from '../../bench/clock'
 import { familyTimes, hatchOf, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
 import CouponDrawing from '../../look/CouponDrawing.vue'
-import { figure, momentName } from '../../look/figures'
+import { capital, figure } from '../../look/figures'
 import TypedInput from '../../look/TypedInput.vue'
 import type { Explanation } from '../../look/why'
-import { isLocked, setLimit } from './planDraft'
+import ArmLimit from './ArmLimit.vue'
 
 /** One test of the round: its coupon to scale, the load expected of it, and what counts as a pass. */
 const props = defineProps<{ view: JointView; round: Round; arm: Arm; planned: boolean }>()
 const emit = defineEmits<{ resize: [size: Arm['size'], what: string, before: Arm['size']]; drop: [] }>()
 const bench = useBench()
-const now = useMinute()
 const kind = computed(() => testKinds[props.arm.test])
 const keys = computed(() => Object.keys(kind.value.sizes) as SizeKey[])
-const sizeWords: Record<SizeKey, string> = {
-  widthMm: 'Width',
-  overlapMm: 'Overlap',
-  areaMm2: 'Bonded area',
-  thicknessMm: 'Thickness',
-  diameterMm: 'Diameter',
-  innerDiameterMm: 'Inner diameter',
-  armMm: 'Arm',
-  spanMm: 'Span',
-}
-const unit = (key: SizeKey) => (key === 'areaMm2' ? 'mm²' : 'mm')
+const sizeWord = (key: SizeKey) => capital(sizeNames[key].word)
+const unit = (key: SizeKey) => sizeNames[key].unit
 const problem = ref('')
-const limitText = ref('')
-const typing = ref(false)
-const limitBefore = ref(props.arm.passLimit)
-function begin() {
-  typing.value = true
-  limitBefore.value = props.arm.passLimit
-}
-watch(
-  () => props.arm.passLimit,
-  // What is being typed stays; what was changed elsewhere meanwhile is shown when it is kept.
-  (limit) => !typing.value && (limitText.value = limit === null ? '' : digitsOf(limit)),
-  { immediate: true },
-)
-const locked = computed(() => isLocked(props.view, props.arm))
-const late = ref(false)
 
 function setSize(key: SizeKey, text: string, before: unknown) {
   problem.value = ''
   try {
-    const value = parseQuantity(text, key === 'areaMm2' ? 'area' : 'length', unit(key), sizeWords[key]).inside
-    if (value < 0.001) throw new CodedError('not-positive', key, { field: sizeWords[key], got: value })
+    const value = parseQuantity(text, key === 'areaMm2' ? 'area' : 'length', unit(key), sizeWord(key)).inside
+    if (value < 0.001) throw new CodedError('not-positive', key, { field: sizeWord(key), got: value })
     const opened = { [key]: typeof before === 'number' ? before : null }
-    emit('resize', { [key]: value }, `${sizeWords[key].toLowerCase()} ${digitsOf(value)} ${unit(key)}`, opened)
+    emit('resize', { [key]: value }, `${sizeNames[key].word} ${digitsOf(value)} ${unit(key)}`, opened)
   } catch (error) {
     problem.value = sayError(error)
   }
 }
-async function keepLimit() {
-  problem.value = ''
-  try {
-    const limit = limitText.value.trim() === '' ? null : parseResult(limitText.value, props.arm.test)
-    if (await setLimit(bench, props.view, props.round, props.arm, limit, stampNow(), limitBefore.value))
-      late.value = false
-    limitBefore.value = props.arm.passLimit
-  } catch (error) {
-    problem.value = sayError(error)
-  }
-}
-
 /** The load expected on this coupon, glue by glue, from the tables. */
 const expected = computed(() => {
   const [a, b] = [props.view.a?.cls.id, props.view.b?.cls.id]
@@ -131,30 +91,6 @@ function whyExpected(): Explanation {
     source: ['Knowledge tables, typical values; a pull of your own outranks them.'],
   }
 }
-function whyLimit(): Explanation {
-  const { brief } = props.view.joint
-  const load = requiredLoad(brief)
-  const strength = requiredStrength(brief, props.arm.test)
-  const area = kind.value.unit === 'MPa'
-  return {
-    about: 'pass limit',
-    lines: [
-      'What counts as a pass is set before the first pull, so that no result can bend it.',
-      strength === null
-        ? 'Load or size of the real joint is open, so no limit follows from the brief: set your own.'
-        : 'From the brief: the required load over the real bonded size.',
-    ],
-    formula:
-      load && strength !== null
-        ? [
-            area ? 'required = F / (w · L)' : 'required = F / w',
-            `= ${figure(load.n)} N / ${area ? `(${brief.widthMm} × ${brief.lengthMm}) mm²` : `${brief.widthMm} mm`}`,
-            `= ${figure(strength)} ${kind.value.unit}`,
-          ]
-        : undefined,
-    source: ['Methods: required load = share of weight × g × motion factor.'],
-  }
-}
 </script>
 
 <template>
@@ -168,7 +104,7 @@ function whyLimit(): Explanation {
       <p class="mute small">{{ kind.gloss }}</p>
       <div v-if="!planned" class="sizes">
         <label v-for="key in keys" :key="key" class="field">
-          <span>{{ sizeWords[key] }}, {{ unit(key) }}</span>
+          <span>{{ sizeWord(key) }}, {{ unit(key) }}</span>
           <TypedInput
             class="plain"
             inputmode="decimal"
@@ -202,48 +138,11 @@ function whyLimit(): Explanation {
         >Leave this test out<span class="visually-hidden">: {{ armWords(arm) }}</span></v-btn
       >
     </div>
-    <div v-else class="limit">
-      <div class="field">
-        <div>
-          <label :for="`limit-${arm.id}`">Counts as a pass from, {{ kind.unit }}</label
-          >&nbsp;
-          <AskWhy :why="whyLimit">why?</AskWhy>
-        </div>
-        <output v-if="locked && !late" :id="`limit-${arm.id}`" class="num locked">
-          {{ arm.passLimit === null ? 'no limit was set' : `${arm.passLimit} ${kind.unit}` }}
-        </output>
-        <input
-          v-else
-          :id="`limit-${arm.id}`"
-          v-model="limitText"
-          @focus="begin"
-          @blur="typing = false"
-          class="plain"
-          inputmode="decimal"
-          placeholder="your own limit"
-          @change="!late && keepLimit()"
-        />
-      </div>
-      <template v-if="locked">
-        <p class="mute small">
-          Locked at the first pull<template v-if="arm.passSetAt">; set {{ momentName(arm.passSetAt, now) }}</template
-          >.
-        </p>
-        <p v-for="one in arm.lateChanges" :key="one.at" class="small careful">
-          Changed after the first pull, from {{ one.from ?? 'none' }} to {{ one.to ?? 'none' }}.
-        </p>
-        <v-btn v-if="!late" class="quiet" @click="late = true">Change it all the same</v-btn>
-        <template v-else>
-          <p class="small careful">A limit that moves after a pull bends to the result: the change will stand on it.</p>
-          <v-btn class="alt" @click="keepLimit">Change the limit</v-btn>
-        </template>
-      </template>
-      <p v-else class="mute small">Set it before the first pull; then it is locked.</p>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ArmLimit v-else :view="view" :round="round" :arm="arm">
       <v-btn v-if="!planned && round.arms.length > 1" class="quiet" @click="emit('drop')"
         >Leave this test out<span class="visually-hidden">: {{ armWords(arm) }}</span></v-btn
       >
-    </div>
+    </ArmLimit>
   </article>
 </template>
 
@@ -275,10 +174,6 @@ details ol {
 summary {
   cursor: pointer;
   min-height: 28px;
-}
-.locked {
-  font-size: 1.375rem;
-  font-weight: 660;
 }
 @media (max-width: 900px) {
   .arm {

@@ -8,6 +8,7 @@ import { snapRect, snapRound } from './snap'
 import { tension } from './straightPull'
 import { torsionRect, torsionRing, torsionRound } from './twist'
 
+export { sizeNames } from './sizes'
 export type { CouponSize, Counting, Formula, Grading, SizeKey, StrengthUnit, TestKind } from './kind'
 
 /** What a coupon can be put through, by the id that stands in a bench file. */

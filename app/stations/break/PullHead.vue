@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { exposureWords } from '../../../core/knowledge/exposures'
+import { testKinds } from '../../../core/knowledge/testKinds'
+import { curedFrom } from '../../../core/planning/gluing'
+import type { Arm, Coupon, Procedure } from '../../../core/records/round'
+import { useMinute } from '../../bench/clock'
+import { lasting, momentName } from '../../look/figures'
+import TapeLabel from '../../look/TapeLabel.vue'
+import { earlyBy } from './pulls'
+
+/** Which coupon is pulled: its label, its glue, its test, and whether it is cured. */
+const props = defineProps<{
+  coupon: Coupon
+  procedure: Procedure
+  arm: Arm | null
+  /** it was pulled already, and is looked at again */
+  logged: boolean
+  /** which pull of how many, in words */
+  place: string
+}>()
+const now = useMinute()
+const kind = computed(() => testKinds[props.arm?.test ?? 'lap-shear'])
+const early = computed(() => (props.logged ? null : earlyBy(props.coupon, props.procedure, now.value)))
+const cured = computed(() => curedFrom(props.coupon, props.procedure))
+</script>
+
+<template>
+  <header class="which">
+    <TapeLabel size="big">{{ coupon.label }}</TapeLabel>
+    <div>
+      <h2>{{ procedure.name }}</h2>
+      <p class="mute">
+        {{ kind.name }}<template v-if="arm?.exposure">, {{ exposureWords(arm.exposure) }}</template> ·
+        {{ place }}
+        <template v-if="cured && cured <= now"> · cured since {{ momentName(cured, now) }}</template>
+      </p>
+    </div>
+  </header>
+  <p v-if="early" class="warn" role="note">
+    <b class="careful">Not cured yet.</b>
+    {{ early.curedS ? `It had ${lasting(early.curedS)} of ${lasting(early.fullS)}.` : 'It was not stamped as closed.' }}
+    Pull it now and that is kept with the reading; it may read too low.
+  </p>
+</template>
+
+<style scoped>
+.which {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.which h2 {
+  font-size: 1.4375rem;
+}
+.warn {
+  border-left: 5px solid var(--careful);
+  padding-left: 14px;
+}
+</style>

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { knownOf } from '../../../core/choice/known'
+import { insert } from '../../../core/records/entry'
+import { useMinute, stampNow } from '../../bench/clock'
+import { newId } from '../../bench/ids'
+import type { JointView } from '../../bench/jointView'
+import { useBench } from '../../bench/store'
+import { dayName, momentName } from '../../look/figures'
+import type { Candidate } from './round'
+
+/** What is chosen for the real joint, why, and with what was known at that time. */
+const props = defineProps<{
+  view: JointView
+  candidates: Candidate[]
+  /** what the pulls speak for */
+  leader: string | null
+  unit: string
+  nameOf: (id: string) => string
+}>()
+const bench = useBench()
+const now = useMinute()
+const choice = ref<string | null>(null)
+const reason = ref('')
+const complaint = ref('')
+const service = computed(() => props.view.joint.brief.inServiceBy)
+const decision = computed(() => props.view.decision)
+const toDecide = computed(() => choice.value ?? decision.value?.procedure ?? props.leader)
+
+async function decide() {
+  const candidate = props.candidates.find(({ procedure }) => procedure.id === toDecide.value)
+  if (!candidate) return void (complaint.value = 'Choose one of the procedures.')
+  if (!reason.value.trim())
+    return void (complaint.value = 'Give the reason in a few words: in a year it is what you look for.')
+  complaint.value = ''
+  const record = {
+    id: newId(),
+    joint: props.view.joint.id,
+    round: props.view.round!.id,
+    arm: props.view.arm!.id,
+    procedure: candidate.procedure.id,
+    reason: reason.value.trim(),
+    at: stampNow(),
+    known: knownOf(candidate.summary, candidate.pulls.length, props.unit, candidate.margin?.times ?? null),
+  }
+  const label = `${props.view.joint.code}: decided for ${candidate.procedure.name}`
+  if (await bench.write(label, [insert('decision', record)], true)) reason.value = ''
+}
+</script>
+
+<template>
+  <section class="decide" aria-labelledby="decide">
+    <h2 id="decide">{{ decision ? 'Decided' : 'Decide' }}</h2>
+    <p v-if="decision">
+      <b>{{ nameOf(decision.procedure) }}</b>, {{ momentName(decision.at, now) }}: {{ decision.reason }}
+      <span v-if="service" class="mute"> · in service by {{ dayName(service) }}</span>
+    </p>
+    <div v-if="decision">
+      <v-btn class="go" :to="{ name: 'card', params: { joint: view.joint.id } }">Print the procedure card</v-btn>
+    </div>
+    <form @submit.prevent="decide">
+      <label class="field">
+        <span>{{ decision ? 'Decide otherwise' : 'The procedure for the real joint' }}</span>
+        <select class="plain" :value="toDecide" @change="choice = ($event.target as HTMLSelectElement).value">
+          <option v-for="one in candidates" :key="one.procedure.id" :value="one.procedure.id">
+            {{ one.procedure.letter }} {{ one.procedure.name }}
+          </option>
+        </select>
+      </label>
+      <label class="field grow"
+        ><span>Because</span
+        ><input v-model="reason" class="plain" placeholder="holds three times the load and is ready in a day"
+      /></label>
+      <v-btn :class="decision ? 'alt' : 'go'" type="submit"
+        >Decide for {{ toDecide ? nameOf(toDecide).toLowerCase() : 'it' }}</v-btn
+      >
+    </form>
+    <p v-if="complaint" class="problem" role="alert">{{ complaint }}</p>
+  </section>
+</template>
+
+<style scoped>
+.decide {
+  display: grid;
+  gap: 12px;
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+}
+.field {
+  flex: 1 1 220px;
+}
+.grow {
+  flex: 2 1 300px;
+}
+</style>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import type { HunchResult } from '../../../core/choice/hunch'
+import type { RatioSummary } from '../../../core/statistics/analyse'
+import AskWhy from '../../look/AskWhy.vue'
+import { figure, percent } from '../../look/figures'
+import { whyApart } from './whyChoice'
+
+/** What the maker expected beside what came out, and how surely the first can be told from each other. */
+defineProps<{ pairs: RatioSummary[]; hunch: HunchResult | null; nameOf: (id: string) => string }>()
+</script>
+
+<template>
+  <section v-if="hunch" aria-labelledby="hunch-title">
+    <h2 id="hunch-title">Hunch against result</h2>
+    <p>
+      You expected {{ hunch.expected.map(nameOf).join(', then ') }}. The pulls say
+      {{ hunch.found.map(nameOf).join(', then ') }}{{ hunch.right ? ': just as you thought.' : '.' }}
+    </p>
+  </section>
+  <section v-if="pairs.length" aria-labelledby="how-sure">
+    <h2 id="how-sure">How sure</h2>
+    <ul>
+      <li v-for="pair in pairs" :key="pair.to">
+        <AskWhy :why="() => whyApart(pair, nameOf(pair.of), nameOf(pair.to))">
+          <template v-if="pair.toldApart"
+            >{{ nameOf(pair.of) }} is <b class="num">{{ figure(pair.median) }} times</b> as strong as
+            {{ nameOf(pair.to).toLowerCase() }}</template
+          >
+          <template v-else
+            >Can’t tell {{ nameOf(pair.of).toLowerCase() }} from {{ nameOf(pair.to).toLowerCase() }} yet</template
+          >
+        </AskWhy>
+        <span class="mute num">stronger in {{ percent(pair.pGreater) }} of what the pulls allow</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  margin-top: 8px;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 4px 20px;
+  padding: 8px 0;
+  border-top: 1px solid var(--line);
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { cureStates } from '../../../core/records/round'
+import { stampNow, useMinute } from '../../bench/clock'
+import { useBench } from '../../bench/store'
+import { clockTime, momentName, plural } from '../../look/figures'
+import TapeLabel from '../../look/TapeLabel.vue'
+import { checkCure, type Curing } from './glueWork'
+
+/** A look at what cures: wet, tacky, firm, each tap kept with its time. */
+const props = defineProps<{
+  /** the latest closed first */
+  curing: Curing[]
+}>()
+const bench = useBench()
+const now = useMinute()
+const looked = ref<string | null>(null)
+const lookAt = computed(() => props.curing.find(({ coupon }) => coupon.id === looked.value) ?? props.curing[0] ?? null)
+const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value.coupon.id) : []))
+</script>
+
+<template>
+  <section v-if="lookAt" aria-labelledby="cure-check">
+    <h2 id="cure-check">
+      How is <TapeLabel>{{ lookAt.coupon.label }}</TapeLabel>?
+    </h2>
+    <p class="mute small">
+      closed {{ momentName(lookAt.closed, now)
+      }}<template v-if="lookAt.cured > now">, cured {{ momentName(lookAt.cured, now) }}</template>
+    </p>
+    <label v-if="curing.length > 1" class="field pick">
+      <span class="visually-hidden">Another coupon</span>
+      <select class="plain" :value="lookAt.coupon.id" @change="looked = ($event.target as HTMLSelectElement).value">
+        <option v-for="{ coupon } in curing" :key="coupon.id" :value="coupon.id">{{ coupon.label }}</option>
+      </select>
+    </label>
+    <div class="taps">
+      <v-btn
+        v-for="state in cureStates"
+        :key="state"
+        class="alt bench-size"
+        @click="checkCure(bench, lookAt.coupon, state, stampNow())"
+        >{{ state }}</v-btn
+      >
+    </div>
+    <p v-if="checks.length" class="mute small num" data-checks>
+      {{ plural(checks.length, 'check') }} kept, last: {{ checks.at(-1)!.state }} at
+      {{ clockTime(checks.at(-1)!.at) }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  margin-bottom: 8px;
+}
+.pick {
+  margin: 6px 0;
+}
+.taps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 8px 0;
+}
+.taps .v-btn {
+  font-size: 1rem;
+  padding: 8px 14px;
+  min-width: 72px;
+}
+</style>

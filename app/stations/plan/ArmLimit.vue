@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { testKinds } from '../../../core/knowledge/testKinds'
+import { requiredLoad, requiredStrength } from '../../../core/loads/requirement'
+import { sayError } from '../../../core/messages'
+import { digitsOf } from '../../../core/quantities/figure'
+import { parseResult } from '../../../core/readings/parseResult'
+import type { Arm, Round } from '../../../core/records/round'
+import { stampNow, useMinute } from '../../bench/clock'
+import type { JointView } from '../../bench/jointView'
+import { useBench } from '../../bench/store'
+import AskWhy from '../../look/AskWhy.vue'
+import { figure, momentName } from '../../look/figures'
+import type { Explanation } from '../../look/why'
+import { isLocked, setLimit } from './planDraft'
+
+/** What counts as a pass, set before the first pull; afterwards a change is kept as a late one. */
+const props = defineProps<{ view: JointView; round: Round; arm: Arm }>()
+const bench = useBench()
+const now = useMinute()
+const kind = computed(() => testKinds[props.arm.test])
+const problem = ref('')
+const limitText = ref('')
+const typing = ref(false)
+const limitBefore = ref(props.arm.passLimit)
+function begin() {
+  typing.value = true
+  limitBefore.value = props.arm.passLimit
+}
+watch(
+  () => props.arm.passLimit,
+  // What is being typed stays; what was changed elsewhere meanwhile is shown when it is kept.
+  (limit) => !typing.value && (limitText.value = limit === null ? '' : digitsOf(limit)),
+  { immediate: true },
+)
+const locked = computed(() => isLocked(props.view, props.arm))
+const late = ref(false)
+
+async function keepLimit() {
+  problem.value = ''
+  try {
+    const limit = limitText.value.trim() === '' ? null : parseResult(limitText.value, props.arm.test)
+    if (await setLimit(bench, props.view, props.round, props.arm, limit, stampNow(), limitBefore.value))
+      late.value = false
+    limitBefore.value = props.arm.passLimit
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
+
+function whyLimit(): Explanation {
+  const { brief } = props.view.joint
+  const load = requiredLoad(brief)
+  const strength = requiredStrength(brief, props.arm.test)
+  const area = kind.value.unit === 'MPa'
+  return {
+    about: 'pass limit',
+    lines: [
+      'What counts as a pass is set before the first pull, so that no result can bend it.',
+      strength === null
+        ? 'Load or size of the real joint is open, so no limit follows from the brief: set your own.'
+        : 'From the brief: the required load over the real bonded size.',
+    ],
+    formula:
+      load && strength !== null
+        ? [
+            area ? 'required = F / (w · L)' : 'required = F / w',
+            `= ${figure(load.n)} N / ${area ? `(${brief.widthMm} × ${brief.lengthMm}) mm²` : `${brief.widthMm} mm`}`,
+            `= ${figure(strength)} ${kind.value.unit}`,
+          ]
+        : undefined,
+    source: ['Methods: required load = share of weight × g × motion factor.'],
+  }
+}
+</script>
+
+<template>
+  <div class="limit">
+    <div class="field">
+      <div>
+        <label :for="`limit-${arm.id}`">Counts as a pass from, {{ kind.unit }}</label
+        >&nbsp;
+        <AskWhy :why="whyLimit">why?</AskWhy>
+      </div>
+      <output v-if="locked && !late" :id="`limit-${arm.id}`" class="num locked">
+        {{ arm.passLimit === null ? 'no limit was set' : `${arm.passLimit} ${kind.unit}` }}
+      </output>
+      <input
+        v-else
+        :id="`limit-${arm.id}`"
+        v-model="limitText"
+        @focus="begin"
+        @blur="typing = false"
+        class="plain"
+        inputmode="decimal"
+        placeholder="your own limit"
+        @change="!late && keepLimit()"
+      />
+    </div>
+    <template v-if="locked">
+      <p class="mute small">
+        Locked at the first pull<template v-if="arm.passSetAt">; set {{ momentName(arm.passSetAt, now) }}</template
+        >.
+      </p>
+      <p v-for="one in arm.lateChanges" :key="one.at" class="small careful">
+        Changed after the first pull, from {{ one.from ?? 'none' }} to {{ one.to ?? 'none' }}.
+      </p>
+      <v-btn v-if="!late" class="quiet" @click="late = true">Change it all the same</v-btn>
+      <template v-else>
+        <p class="small careful">A limit that moves after a pull bends to the result: the change will stand on it.</p>
+        <v-btn class="alt" @click="keepLimit">Change the limit</v-btn>
+      </template>
+    </template>
+    <p v-else class="mute small">Set it before the first pull; then it is locked.</p>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <slot />
+  </div>
+</template>
+
+<style scoped>
+.limit {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+.locked {
+  font-size: 1.375rem;
+  font-weight: 660;
+}
+</style>
