@@ -4,7 +4,6 @@ import { useRouter } from 'vue-router'
 import { readBenchFile } from '../../core/formats/benchFile'
 import { asideWords } from '../../core/formats/salvage'
 import { sayError } from '../../core/messages'
-import { useMinute } from '../bench/clock'
 import {
   addBench,
   addEmptyBench,
@@ -28,7 +27,6 @@ import { addDemoBench, openSomeBench } from './startBench'
 
 const bench = useBench()
 const router = useRouter()
-const now = useMinute()
 const benches = ref<BenchListing[]>([])
 const name = ref('')
 const message = ref('')

@@ -98,7 +98,7 @@ useKey('step', () => void done())
           @done="done"
           @block="doBlock(bench, tasks, task, stampNow())"
         />
-        <section v-else class="all-glued card" aria-labelledby="all-glued">
+        <section v-else class="task all-glued card" aria-labelledby="all-glued">
           <h2 id="all-glued">All {{ view.coupons.length }} coupons are glued</h2>
           <p v-if="allCured && allCured > now">
             All are fully cured {{ momentName(allCured, now) }}. Pull them in one session then.
