@@ -15,7 +15,7 @@ const numeric = new Set([
   ...['waitMinS', 'waitMaxS', 'openS', 'holdS', 'handlingS', 'fullS', 'gapMaxMm', 'serviceMinC', 'serviceMaxC'],
   ...['expands', 'spreadGm2', 'densityGml', 'packSize', 'packPrice', 'potLifeS', 'shelfUnopenedMonths'],
   ...['shelfOpenedDays', 'volatileShare', 'tapeWidthMm', 'porosity', 'surfaceEnergyMNm', 'softensC', 'tensileMPa'],
-  ...['tearNPerMm', 'modulusMPa', 'typicalThicknessMm', 'atC'],
+  ...['tearNPerMm', 'seamSlipNPerMm', 'modulusMPa', 'typicalThicknessMm', 'atC'],
 ])
 const yesNo = new Set(['vapourBarrier', 'transparent', 'yellows', 'sandable', 'paintable', 'carvable'])
 /** Texts that nothing shows: they stay in the tables. */

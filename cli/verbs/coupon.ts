@@ -1,5 +1,6 @@
 import * as z from 'zod'
-import { couponSize, couponTests } from '../../core/coupons/size'
+import { couponTests } from '../../core/coupons/bond'
+import { couponSize } from '../../core/coupons/size'
 import { verb } from './verb'
 
 const thickness = z.number().nullish()

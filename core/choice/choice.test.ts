@@ -25,7 +25,15 @@ describe('what the joint must carry', () => {
     const joint = brief({ weightKg: 4, motion: 'danced', widthMm: 30, lengthMm: 14 })
     expect(requiredStrength(joint, 'lap-shear')).toBeCloseTo((4 * 9.80665 * 3) / 420, 10)
     expect(requiredStrength(joint, 'peel-180')).toBeCloseTo((4 * 9.80665 * 3) / 30, 10)
-    expect(requiredStrength(joint, 'torsion-round')).toBeNull()
+    // No lever is said, so neither a twist nor a snap asks a figure; counts and grades never do.
+    for (const test of ['torsion-round', 'snap-rect', 'bend', 'proof', 'looks'] as const)
+      expect(requiredStrength(joint, test)).toBeNull()
+    // With one: an edge 30 × 14 mm snapped by 117.68 N at 50 mm: 6·F·l/(w·t²), the smaller side the thickness.
+    const snapped = { ...joint, leverMm: 50 }
+    const force = 4 * 9.80665 * 3
+    expect(requiredStrength(snapped, 'snap-rect')).toBeCloseTo((6 * force * 50) / (30 * 14 ** 2), 8)
+    expect(requiredStrength(snapped, 'torsion-round')).toBeCloseTo((16 * force * 50) / (Math.PI * 30 ** 3), 8)
+    expect(requiredStrength(snapped, 'torsion-ring')).toBeNull()
     expect(requiredStrength(brief({ weightKg: 4, widthMm: 30 }), 'lap-shear')).toBeNull()
   })
 })
@@ -63,6 +71,15 @@ describe('margin of the real joint', () => {
       bondedSize: 3000,
       capped: false,
     })
+  })
+  it('goes by sizes and lever for a snap, and is one where the weak joint just bears what is required', () => {
+    const snapped = { ...joint, leverMm: 50 }
+    const needed = (6 * 4 * 9.80665 * 3 * 50) / (30 * 14 ** 2)
+    const margin = marginOf(snapped, 'snap-rect', needed, { widthMm: 20 }, familyOf('epoxy-slow'))!
+    expect(margin.times).toBeCloseTo(1, 10)
+    expect(margin.holdsN).toBeCloseTo(4 * 9.80665 * 3, 8)
+    expect(marginOf(joint, 'snap-rect', needed, {}, familyOf('epoxy-slow'))).toBeNull()
+    expect(marginOf(snapped, 'flex', needed, {}, familyOf('epoxy-slow'))).toBeNull()
   })
   it('takes the width for peel, and says nothing where a size is open', () => {
     expect(marginOf(joint, 't-peel', 2, { widthMm: 25 }, familyOf('contact-water'))).toMatchObject({

@@ -1,8 +1,8 @@
 import type { Family } from '../knowledge/families'
 import type { Brief } from '../records/joint'
 import type { Exposure } from '../records/round'
-import { type CouponSize, type TestId, testKinds } from '../knowledge/testKinds'
-import { requiredLoad } from '../loads/requirement'
+import { formulaOf, testKinds, type CouponSize, type TestId } from '../knowledge/testKinds'
+import { jointSize, requiredLoad, strengthPerN } from '../loads/requirement'
 
 /**
  * A rigid glue's long overlap carries at its ends only: what counts is at most this many times the tested overlap
@@ -15,7 +15,7 @@ export interface Margin {
   holdsN: number
   requiredN: number
   times: number
-  /** mm² or mm that the strength was multiplied by */
+  /** mm² or mm that the strength was multiplied by; for twist and snap what its formula makes of sizes and lever */
   bondedSize: number
   sizeUnit: 'mm²' | 'mm'
   /** the real overlap is longer than a rigid glue can use */
@@ -63,7 +63,7 @@ export const exposuresNamed = (brief: Brief, met: readonly Exposure[] = []): str
  * @param weakLow 5 % lower bound of the weak joint's strength, in the unit of the test
  * @param tested the coupon's size
  * @param met exposures that were pulled as well: what they answer is not called untested
- * @returns null where load or size is open, or the test's unit has no joint size to multiply with
+ * @returns null where load, size or lever is open, or the test weighs no load
  */
 export function marginOf(
   brief: Brief,
@@ -74,15 +74,22 @@ export function marginOf(
   met: readonly Exposure[] = [],
 ): Margin | null {
   const required = requiredLoad(brief)
-  const { joint, endsCarry } = testKinds[test]
-  if (!required || required.n === 0 || brief.widthMm === null) return null
-  const notTested = exposuresNamed(brief, met)
-  const result = (bondedSize: number, sizeUnit: Margin['sizeUnit'], capped: boolean): Margin => {
-    const holdsN = weakLow * bondedSize
-    return { holdsN, requiredN: required.n, times: holdsN / required.n, bondedSize, sizeUnit, capped, notTested }
+  const formula = formulaOf(test)
+  if (!required || required.n === 0 || !formula) return null
+  const size = jointSize(brief)
+  const { endsCarry } = testKinds[test]
+  const cap = endsCarry && family.flex === 'rigid' && tested.overlapMm ? OVERLAP_CAP * tested.overlapMm : Infinity
+  const capped = (size.overlapMm ?? 0) > cap
+  const perN = strengthPerN(brief, test, capped ? { ...size, overlapMm: cap } : size)
+  if (perN === null) return null
+  const holdsN = weakLow / perN
+  return {
+    holdsN,
+    requiredN: required.n,
+    times: holdsN / required.n,
+    bondedSize: 1 / perN,
+    sizeUnit: formula.unit === 'MPa' ? 'mm²' : 'mm',
+    capped,
+    notTested: exposuresNamed(brief, met),
   }
-  if (joint === 'width') return result(brief.widthMm, 'mm', false)
-  if (joint !== 'area' || brief.lengthMm === null) return null
-  const limit = endsCarry && family.flex === 'rigid' && tested.overlapMm ? OVERLAP_CAP * tested.overlapMm : Infinity
-  return result(brief.widthMm * Math.min(brief.lengthMm, limit), 'mm²', brief.lengthMm > limit)
 }

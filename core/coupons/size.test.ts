@@ -1,10 +1,13 @@
 import { readFileSync } from 'node:fs'
+import { couponTests } from './bond'
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { families } from '../knowledge/families'
 import { materialClasses } from '../knowledge/materials'
 import { seededRandom, type Random } from '../planning/random'
-import { couponSize, couponTests, type CouponQuestion } from './size'
+import { armCarries } from './peelSize'
+import { couponSize } from './size'
+import { type CouponQuestion } from './plan'
 
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!
 const question = (patch: Partial<CouponQuestion>): CouponQuestion => ({
@@ -89,6 +92,8 @@ describe('10,000 random coupons', () => {
           expect(bond.high * width).toBeLessThanOrEqual(0.7 * strip + 1e-9)
           if (material.tearNPerMm !== null)
             expect(bond.high * width).toBeLessThanOrEqual(0.7 * material.tearNPerMm * thick + 1e-9)
+          if (material.seamSlipNPerMm !== null)
+            expect(bond.high).toBeLessThanOrEqual(0.7 * material.seamSlipNPerMm + 1e-9)
         }
         if (one.test === 'tension')
           expect(bond.high * overlap! ** 2).toBeLessThanOrEqual(0.7 * material.tensileMPa * width ** 2 + 1e-9)
@@ -176,5 +181,34 @@ describe('a coupon by hand', () => {
     [{ bThicknessMm: -1 }, 'bThicknessMm'],
   ])('refuses %j, its field named', (patch, path) => {
     expect(() => couponSize(question(patch as Partial<CouponQuestion>))).toThrow(expect.objectContaining({ path }))
+  })
+})
+
+describe('the free arm of a peel strip', () => {
+  const arm = (id: string, thicknessMm: number, widthMm = 25) =>
+    armCarries({ name: 'a', material: materialClasses.find((one) => one.id === id)!, thicknessMm }, widthMm)
+  it('of cloth gives way across its width or by its weave, never by a trouser tear', () => {
+    // 25 mm of 0.5 mm cotton: 25 MPa × 25 × 0.5 = 312 N in tension, 6 N/mm × 25 = 150 N by seam slip.
+    expect(arm('fabric-cotton', 0.5)).toEqual({ by: 'slip', n: 150 })
+    // Thin enough, the strip itself breaks first.
+    expect(arm('fabric-cotton', 0.1)).toEqual({ by: 'tension', n: 62.5 })
+    for (const id of ['leather', 'suede', 'leather-coated', 'vinyl-soft', 'felt', 'fabric-stretch'])
+      expect(arm(id, 1).by, id).toBe('tension')
+    // 20 MPa × 25 × 2.
+    expect(arm('leather', 2).n).toBe(1000)
+  })
+  it('of foam, film and paper runs on from a nick', () => {
+    expect(arm('foam-eva', 5)).toEqual({ by: 'tear', n: 25 })
+    expect(arm('paper', 0.1)).toEqual({ by: 'tear', n: 0.5 })
+    // A narrow strip has no room to tear: it breaks across.
+    expect(arm('foam-eva', 5, 3)).toEqual({ by: 'tension', n: 18 })
+  })
+  it('lets most peels of cloth and leather on a firm part be tested', () => {
+    const possible = ['fabric-cotton', 'fabric-synthetic', 'leather', 'vinyl-soft'].flatMap((a) =>
+      ['contact-water', 'fabric-glue', 'contact-solvent'].map(
+        (adhesive) => couponSize(question({ test: 'peel', a, b: 'wood', adhesive })).possible,
+      ),
+    )
+    expect(possible.filter(Boolean).length).toBeGreaterThanOrEqual(10)
   })
 })

@@ -1,6 +1,4 @@
 import { describe, expect, it } from 'vitest'
-// @ts-expect-error a plain script of the repository's, without types
-import { outOfDate } from '../../scripts/knowledge.mjs'
 import { families, familyOf, familySchema, familyTraits, unknownFamily, type FamilyTrait } from './families'
 import { hazards, hazardsOf } from './hazards'
 import { hasGrain, isSawn, materialClassSchema, materialClasses, materialTraits, type MaterialTrait } from './materials'
@@ -8,9 +6,6 @@ import { typicalPairStrength, typicalStrength } from './strengths'
 import { undoOf, undoWaySchema } from './undo'
 
 describe('the knowledge tables', () => {
-  it('are shipped as the CSV tables of the repository say', () => {
-    expect(outOfDate()).toEqual([])
-  })
   it('fit their schemas, ids unlike: a row that is incomplete, or names a trait that nobody knows, fails', () => {
     families.forEach((family) => familySchema.parse(family))
     // A glue of no known family has every value too; its bounds are open, which no row of a table may be.

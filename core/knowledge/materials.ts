@@ -87,7 +87,10 @@ export const materialClassSchema = z.object({
   surfaceEnergyMNm: z.number(),
   softensC: z.number(),
   tensileMPa: z.number(),
+  /** running on from a nick; null for cloth and leather, whose fibres stop it, and where nothing is known */
   tearNPerMm: z.nullable(z.number()),
+  /** of a weave: load at which its yarns slide out at the edge of a strip, for each mm of its width */
+  seamSlipNPerMm: z.nullable(z.number()),
   modulusMPa: z.number(),
   typicalThicknessMm: z.number(),
   transparent: z.boolean(),

@@ -1,5 +1,6 @@
 import { requiredStrength } from '../loads/requirement'
-import { couponSize, expectedBond, type CouponTest } from '../coupons/size'
+import { couponSize } from '../coupons/size'
+import { type CouponTest, expectedBond } from '../coupons/bond'
 import type { Family } from '../knowledge/families'
 import type { Brief } from '../records/joint'
 import type { Arm, Procedure, Round, Step, StepKind } from '../records/round'

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { testKinds } from '../../../core/knowledge/testKinds'
-import { requiredLoad, requiredStrength } from '../../../core/loads/requirement'
+import { formulaOf, sizeNames, testKinds, type SizeKey } from '../../../core/knowledge/testKinds'
+import { jointSize, requiredLoad, requiredStrength } from '../../../core/loads/requirement'
 import { sayError } from '../../../core/messages'
 import { digitsOf } from '../../../core/quantities/figure'
 import { parseResult } from '../../../core/readings/parseResult'
+import type { Brief } from '../../../core/records/joint'
 import type { Arm, Round } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
 import type { JointView } from '../../bench/jointView'
@@ -48,11 +49,18 @@ async function keepLimit() {
   }
 }
 
+/** The sizes of the real joint that the test's formula takes. */
+function sizesOf(brief: Brief): string[] {
+  const real = jointSize(brief)
+  const taken = (Object.keys(kind.value.sizes) as SizeKey[]).map((key) => (key === 'spanMm' ? 'armMm' : key))
+  return taken.flatMap((key) =>
+    real[key] == null ? [] : [`${sizeNames[key].symbol} = ${figure(real[key])} ${sizeNames[key].unit}`],
+  )
+}
 function whyLimit(): Explanation {
   const { brief } = props.view.joint
   const load = requiredLoad(brief)
   const strength = requiredStrength(brief, props.arm.test)
-  const area = kind.value.unit === 'MPa'
   return {
     about: 'pass limit',
     lines: [
@@ -64,8 +72,8 @@ function whyLimit(): Explanation {
     formula:
       load && strength !== null
         ? [
-            area ? 'required = F / (w · L)' : 'required = F / w',
-            `= ${figure(load.n)} N / ${area ? `(${brief.widthMm} × ${brief.lengthMm}) mm²` : `${brief.widthMm} mm`}`,
+            formulaOf(props.arm.test)!.words,
+            [`F = ${figure(load.n)} N`, ...sizesOf(brief)].join(', '),
             `= ${figure(strength)} ${kind.value.unit}`,
           ]
         : undefined,

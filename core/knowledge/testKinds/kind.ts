@@ -76,8 +76,6 @@ export interface TestKind<Id extends string = string> {
   bondLengthMm: (size: CouponSize) => number
   /** drawn as a spot in the middle of two pieces that lie on each other */
   spot?: true
-  /** what of the real joint its strength is multiplied by; none: the maker's own limit is all there is */
-  joint?: 'area' | 'width'
   /** what of the typical strengths foretells it */
   foretoldBy?: 'bond' | 'peel'
   /** with a rigid glue the ends of a long overlap carry it alone */

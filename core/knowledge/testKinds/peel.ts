@@ -30,7 +30,6 @@ const peel = (name: string, gloss: string, first: string): TestKind<'peel'> => (
   bondedMm2: (size) => widthOf(size) * BOND_MM,
   piece: (size) => ({ widthMm: widthOf(size), lengthMm: BOND_MM + TAB_MM }),
   bondLengthMm: () => BOND_MM,
-  joint: 'width',
   foretoldBy: 'peel',
 })
 
@@ -66,5 +65,4 @@ export const cleavage: TestKind<'cleavage'> = {
   bondedMm2: (size) => widthOf(size) * PRISED_MM,
   piece: (size) => ({ widthMm: widthOf(size), lengthMm: PRISED_MM + GRIP_MM / 2 }),
   bondLengthMm: () => PRISED_MM,
-  joint: 'width',
 }

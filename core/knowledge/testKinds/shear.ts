@@ -25,7 +25,6 @@ export const lapShear: TestKind<'lap-shear'> = {
   bondedMm2: (size) => widthOf(size) * overlapOf(size),
   piece: (size) => ({ widthMm: widthOf(size), lengthMm: overlapOf(size) + GRIP_MM }),
   bondLengthMm: overlapOf,
-  joint: 'area',
   foretoldBy: 'bond',
   endsCarry: true,
 }

@@ -39,6 +39,5 @@ export const tension: TestKind<'tension'> = {
   },
   bondLengthMm: (size) => Math.sqrt(areaOf(size)),
   spot: true,
-  joint: 'area',
   foretoldBy: 'bond',
 }
