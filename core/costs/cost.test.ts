@@ -37,4 +37,46 @@ describe('cost of a joint', () => {
     expect(() => packGrams({ family: 'ca-thin', packSize: 2, packUnit: 'bucket', packPrice: 4 })).toThrow(/not-one-of/)
     expect(() => cost({ ...job, areaCm2: -1 })).toThrow(/areaCm2/)
   })
+  it('adds what is used up, to the joint and to the packs alike', () => {
+    const input = {
+      adhesive: { family: 'pva-white', packSize: 100, packUnit: 'g', packPrice: 10, spreadGm2: 100 },
+      areaCm2: 100,
+      coats: 3,
+      waste: 0,
+      joints: 4,
+    }
+    const bare = cost(input)
+    // 100 cm² × 100 g/m² × 3 coats.
+    expect(bare.glueG).toBeCloseTo(3, 12)
+    const used = cost({ ...input, consumables: 0.5, minutes: 30, ratePerHour: 8 })
+    expect(used.perJoint - bare.perJoint).toBeCloseTo(4.5, 12)
+    expect(used.perJointWithRest - bare.perJointWithRest).toBeCloseTo(4.5, 12)
+    expect(used.total).toBeCloseTo(4 * used.perJoint, 12)
+    expect(used.packsPrice).toBe(10)
+  })
+})
+
+describe('grams in a pack', () => {
+  const grams = (family: string, packSize: number, packUnit: string, more = {}) =>
+    packGrams({ family, packSize, packUnit, packPrice: 1, ...more })
+  it('by weight and by volume, with the family’s density or its own', () => {
+    expect(grams('pva-white', 250, 'g')).toBe(250)
+    expect(grams('pva-white', 2, 'kg')).toBe(2000)
+    expect(grams('pva-white', 250, 'ml')).toBeCloseTo(250 * 1.08, 9)
+    expect(grams('pva-white', 2, 'l')).toBeCloseTo(2000 * 1.08, 9)
+    expect(grams('pva-white', 250, 'ml', { densityGml: 1.2 })).toBeCloseTo(300, 9)
+  })
+  it('by the stick, by the metre of its own width, by the piece', () => {
+    expect(grams('hotmelt-low', 20, 'stick')).toBe(180)
+    // 10 m of 19 mm at 200 g/m²; a family whose row names no width is 12 mm wide.
+    expect(grams('tape-foam', 10, 'm', { spreadGm2: 200 })).toBeCloseTo(10 * 0.019 * 200, 9)
+    expect(grams('pva-white', 10, 'm', { spreadGm2: 200 })).toBeCloseTo(10 * 0.012 * 200, 9)
+    expect(grams('dots', 100, 'piece', { spreadGm2: 150 })).toBeCloseTo(100 * 1e-4 * 150, 9)
+    // What weighs nothing still covers its area.
+    expect(grams('dots', 100, 'piece', { spreadGm2: 0 })).toBeCloseTo(0.01, 9)
+  })
+  it('and refuses what it does not know', () => {
+    expect(() => grams('pva-white', 1, 'barrel')).toThrow(/not-one-of/)
+    expect(() => grams('pva-white', 0, 'g')).toThrow(/not-positive/)
+  })
 })

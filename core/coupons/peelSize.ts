@@ -9,8 +9,8 @@ const armWords: Record<ArmFailure, string> = { tension: 'break', slip: 'pull out
 /**
  * What the free arm of a peel strip carries, N, and how it gives way. Pulled along its length it breaks across its
  * whole width (tensile × width × thickness). A weave may let go before that, its yarns sliding out at the cut edges
- * (seam slip × width). Only what has no fibres along it, foam, film and paper, runs on from a nick (tear × thickness);
- * cloth and leather do not: their trouser tear says nothing of a straight pull.
+ * (seam slip × width). Only what has no fibres along it, foam, film and paper, runs on from a nick (tear ×
+ * thickness); cloth and leather do not: their trouser tear says nothing of a straight pull.
  */
 export function armCarries({ material, thicknessMm }: Side, widthMm: number): { n: number; by: ArmFailure } {
   const ways: { n: number; by: ArmFailure }[] = [
