@@ -181,6 +181,7 @@ function screening() {
     houseRules: [],
     evidence: [],
     classOf: (id: string) => id,
+    currency: 'EUR',
   }
   const each = (run: () => unknown, times = 200) => {
     for (let i = 0; i < 50; i++) run()

@@ -7,7 +7,7 @@ import type { Joint } from '../../core/records/joint'
 import type { Reading } from '../../core/records/reading'
 import type { Arm, Coupon, Decision, Procedure, Round } from '../../core/records/round'
 import type { Adhesive } from '../../core/records/shelf'
-import type { Hatch } from '../look/seam/SeamDrawing.vue'
+import type { Hatch } from '../look/seam/geometry'
 import { useBench } from './store'
 
 type BenchStore = ReturnType<typeof useBench>

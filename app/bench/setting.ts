@@ -68,6 +68,7 @@ export function useSetting(view: () => JointView): ComputedRef<Setting> {
     a: cls(brief.value.a.material),
     b: cls(brief.value.b.material),
     room: bench.bench?.room ?? null,
+    currency: bench.bench?.currency ?? '',
     now: day.value,
     adhesives: bench.all('adhesive'),
     stock: bench.all('stock'),

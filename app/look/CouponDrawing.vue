@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { piecesOf } from '../../core/coupons/pieces'
 import { type CouponSize, type TestId, testKinds } from '../../core/knowledge/testKinds'
-import type { Hatch } from './seam/SeamDrawing.vue'
+import type { Hatch } from './seam/geometry'
 
 /** A coupon seen from above, to scale, with its dimensions and a scale bar. */
 const props = defineProps<{ test: TestId; size: CouponSize; a: Hatch; b: Hatch }>()

@@ -1,3 +1,4 @@
+import { durationWords } from '../quantities/durations'
 import { helperWords } from '../knowledge/vocabulary'
 import type { Procedure, Step, StepKind } from '../records/round'
 
@@ -14,14 +15,6 @@ export const stepWords: Record<StepKind, string> = {
   cure: 'cure',
 }
 
-const long = (s: number) =>
-  s < 120
-    ? `${s} s`
-    : s < 7200
-      ? `${+(s / 60).toPrecision(3)} min`
-      : s < 172_800
-        ? `${+(s / 3600).toPrecision(3)} h`
-        : `${+(s / 86400).toPrecision(3)} days`
 const byKind = (steps: readonly Step[]) => {
   const found = new Map<string, Step>()
   const seen = new Map<StepKind, number>()
@@ -63,7 +56,8 @@ export function differences(one: Procedure, other: Procedure): string[] {
     const was = b.get(key)
     const name = stepWords[step.kind]
     if (!was) out.push(`${name}: ${step.text}`)
-    else if (step.minS !== was.minS) out.push(`${name} ${long(step.minS)} instead of ${long(was.minS)}`)
+    else if (step.minS !== was.minS)
+      out.push(`${name} ${durationWords(step.minS)} instead of ${durationWords(was.minS)}`)
     else if (step.text !== was.text) out.push(`${name}: ${step.text.toLowerCase()}`)
   }
   for (const [key, step] of b)

@@ -1,3 +1,4 @@
+import { figureOf } from '../quantities/figure'
 import { requiredStrength } from '../loads/requirement'
 import { couponSize } from '../coupons/size'
 import { type CouponTest, expectedBond } from '../coupons/bond'
@@ -258,8 +259,7 @@ const readable: Check = ({ arms, procedures }, { a, b, brief, gauge, familyOf })
       ...fault(
         'reads-not-so-low',
         low,
-        `weak pieces would let go below ${+(5 * gauge.resolutionN).toPrecision(2)} N, which the gauge cannot ` +
-          'tell apart.',
+        `weak pieces would let go below ${figureOf(5 * gauge.resolutionN)} N, which the gauge cannot ` + 'tell apart.',
       ),
     ]
   })

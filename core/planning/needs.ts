@@ -1,3 +1,4 @@
+import { digitsOf, figureOf } from '../quantities/figure'
 import { bondedAreaOf, withSpares } from '../coupons/pieces'
 import { packGrams } from '../costs/cost'
 import type { Family } from '../knowledge/families'
@@ -56,7 +57,7 @@ export interface Needs {
   handsOnMinutes: number
 }
 
-const g = (n: number) => `${n.toPrecision(3)} g`
+const g = (n: number) => `${figureOf(n)} g`
 
 /** Share of what is laid on that is the procedure's own glue: less when it is diluted, or the first part of a blend. */
 export function glueShare({ dilution, blend }: Pick<Procedure, 'dilution' | 'blend'>): number {
@@ -124,8 +125,8 @@ export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test'
     )
     // Of what is laid on, water and the other parts of a blend are not this glue.
     const grams = laid * glueShare(procedure)
-    const share = grams === laid ? '' : ` × ${+glueShare(procedure).toPrecision(3)} of it glue`
-    const areaWords = areas.map((area) => `${+area.toPrecision(4)} cm²`).join(' + ')
+    const share = grams === laid ? '' : ` × ${figureOf(glueShare(procedure))} of it glue`
+    const areaWords = areas.map((area) => `${digitsOf(Number(area.toPrecision(4)))} cm²`).join(' + ')
     const sum =
       `${procedure.letter}: (${areaWords}) × ${faces === 2 ? '2 faces × ' : ''}${spread} g/m² × ` +
       `${procedure.coats === 1 ? '' : `${procedure.coats} coats × `}${each} pieces × ${1 + WASTE}${share} = ` +

@@ -1,7 +1,7 @@
 import { hazardsOf } from '../knowledge/hazards'
 import { undoOf } from '../knowledge/undo'
 import type { Candidate } from './shortlist'
-import { span } from '../situation/situation'
+import { durationWords } from '../quantities/durations'
 
 export interface CompareLine {
   what: string
@@ -31,12 +31,13 @@ const lines: Line[] = [
   ],
   [
     'Wait before closing',
-    ({ family }) => (family.waitMinS > 0 ? `${span(family.waitMinS)} to ${span(family.waitMaxS)}` : 'none'),
+    ({ family }) =>
+      family.waitMinS > 0 ? `${durationWords(family.waitMinS)} to ${durationWords(family.waitMaxS)}` : 'none',
   ],
-  ['Open time', ({ family }) => finite(family.openS, span(family.openS))],
-  ['Hold', ({ family }) => `${span(family.holdS)}, ${clampWords[family.clamp]}`],
-  ['Can be handled after', ({ family }) => span(family.handlingS)],
-  ['Full cure', ({ family }) => span(family.fullS)],
+  ['Open time', ({ family }) => finite(family.openS, durationWords(family.openS))],
+  ['Hold', ({ family }) => `${durationWords(family.holdS)}, ${clampWords[family.clamp]}`],
+  ['Can be handled after', ({ family }) => durationWords(family.handlingS)],
+  ['Full cure', ({ family }) => durationWords(family.fullS)],
   [
     'Cold to heat',
     ({ family }) =>

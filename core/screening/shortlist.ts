@@ -18,6 +18,7 @@ export interface Setting {
   a: MaterialClass | null
   b: MaterialClass | null
   room: { tempC: number; rh: number } | null
+  currency: string
   /** the day it is, ms */
   now: number
   adhesives: readonly Adhesive[]
@@ -50,6 +51,7 @@ function around(
   return {
     ...more,
     room: setting.room,
+    currency: setting.currency,
     labelled: product ? Object.keys(product.label) : [],
     pack: pack && packAge(pack, setting.now),
     // A family that is not on the shelf is counted at the tables' typical price.

@@ -59,6 +59,8 @@ export interface Situation {
   perEvening: number | null
   count: number | null
   maxCost: number | null
+  /** what money is counted in, for its words */
+  currency: string
   roomC: number | null
   roomRH: number | null
   /** the family's values, the label's put over them */
@@ -80,6 +82,7 @@ export interface Around {
   pack?: PackAge | null
   room?: { tempC: number; rh: number } | null
   packPrice?: number | null
+  currency?: string
 }
 
 /** From the brief's size: the deepest point of a closed joint lies half of its smaller side from the edge. */
@@ -144,6 +147,7 @@ export function situationOf(
     perEvening: brief.perEvening,
     count: brief.count,
     maxCost: brief.maxCost,
+    currency: around.currency ?? '',
     roomC: around.room?.tempC ?? null,
     roomRH: around.room?.rh ?? null,
     family,
@@ -204,9 +208,3 @@ export const wetter = (one: WaterClass, two: WaterClass): boolean => waterRank(o
 export const called = (face: Face): string =>
   face.material ? face.material.name.replace(/^([A-Z])(?=[a-z])/, (first) => first.toLowerCase()) : `side ${face.side}`
 export const atStart = (sentence: string): string => sentence.replace(/^./, (first) => first.toUpperCase())
-/** Seconds as a maker says them. */
-export function span(s: number): string {
-  if (s < 120) return `${Math.round(s)} s`
-  if (s < 7200) return `${Math.round(s / 60)} min`
-  return s < 172800 ? `${+(s / 3600).toFixed(1)} h` : `${+(s / 86400).toFixed(1)} days`
-}

@@ -2,12 +2,9 @@
 import { computed } from 'vue'
 import { places, type FailurePlaces, type Place } from '../../../core/readings/datum'
 import type { LoadMode } from '../../../core/knowledge/vocabulary'
-import { arrowsOf, sections, type SectionName } from './geometry'
+import { arrowsOf, sections, type SectionName, type Hatch } from './geometry'
 
 /** A hatch of the drawing: a material group, clear sheet, or open (not yet said). */
-export type Hatch =
-  'foam' | 'textile' | 'paper' | 'print' | 'sheet' | 'thermoform' | 'wood' | 'leather' | 'hard' | 'clear' | 'open'
-
 const props = withDefaults(
   defineProps<{
     section: SectionName

@@ -146,3 +146,7 @@ export function arrowsOf(section: SectionName, load: LoadMode): string[] {
     return ['M108 2C116 -2 124 -2 128 4M124 4L128 4L128 -1', 'M108 46C116 50 124 50 128 44M124 44L128 44L128 49']
   return ['M60 -12V4M56 0L60 4L64 0', 'M20 52H100M30 52L26 56M50 52L46 56M70 52L66 56M90 52L86 56']
 }
+
+/** How a material is hatched in the drawings: by its group, clear, or open. */
+export type Hatch =
+  'foam' | 'textile' | 'paper' | 'print' | 'sheet' | 'thermoform' | 'wood' | 'leather' | 'hard' | 'clear' | 'open'

@@ -25,6 +25,7 @@ function setting(a: string, b: string, patch: Partial<Brief> = {}, more: Partial
     a: materialClassOf(a),
     b: materialClassOf(b),
     room: null,
+    currency: 'EUR',
     now: NOW,
     adhesives: [],
     stock: [],

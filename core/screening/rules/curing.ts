@@ -1,6 +1,7 @@
 import type { Family } from '../../knowledge/families'
 import { block, caution, HARM, note, type Rule, rule } from '../rule'
-import { bothFaces, glueGrams, has, needs, someFace, span, withTrait } from '../../situation/situation'
+import { bothFaces, glueGrams, has, needs, someFace, withTrait } from '../../situation/situation'
+import { durationWords } from '../../quantities/durations'
 import { barrier, isCa, isContact, isEpoxy, isFoam, isHardPlastic, isHotmelt, isPressure } from './kinds'
 import { coverS } from './cover'
 
@@ -158,12 +159,13 @@ const potLifeVsBatch = rule('pot-life-vs-batch', 'Time a dry run.', 'wetting fal
   const all = one * (s.count ?? 1)
   if (one > 0.7 * pot)
     return caution(
-      `Spreading and closing takes about ${span(one)} and the mix is good for ${span(pot)}: it thickens before ` +
+      `Spreading and closing takes about ${durationWords(one)} and the mix is good for ${durationWords(pot)}: ` +
+        'it thickens before ' +
         'the last part is wetted.',
     )
   return all > 0.7 * pot
     ? note(
-        `All ${s.count} take about ${span(all)} and a mix is good for ${span(pot)}: mix ` +
+        `All ${s.count} take about ${durationWords(all)} and a mix is good for ${durationWords(pot)}: mix ` +
           `${Math.ceil(all / (0.7 * pot))} small lots.`,
       )
     : null
@@ -217,12 +219,15 @@ const notReadyInTime = rule(
     const limit = s.readyH * 3600
     const { handlingS, fullS } = s.family
     if (handlingS > limit)
-      return block(`It can be handled after ${span(handlingS)}, and you need it in ${span(limit)}.`)
+      return block(`It can be handled after ${durationWords(handlingS)}, and you need it in ${durationWords(limit)}.`)
     if (fullS <= limit) return null
     // What grabs early carries most of its load long before the full cure.
     return limit < 10 * handlingS
-      ? caution(`Full strength takes ${span(fullS)} and you need it in ${span(limit)}: load it lightly till then.`)
-      : note(`It carries most of its load in ${span(limit)}; the full cure takes ${span(fullS)}.`)
+      ? caution(
+          `Full strength takes ${durationWords(fullS)} and you need it in ${durationWords(limit)}: load it ` +
+            'lightly till then.',
+        )
+      : note(`It carries most of its load in ${durationWords(limit)}; the full cure takes ${durationWords(fullS)}.`)
   },
 )
 
@@ -235,7 +240,7 @@ const slowForSoMany = rule(
     const hours = (s.perEvening * (s.family.holdS + 30)) / 3600
     return hours > 3
       ? caution(
-          `${s.perEvening} pieces in an evening, each held for ${span(s.family.holdS)}, take about ` +
+          `${s.perEvening} pieces in an evening, each held for ${durationWords(s.family.holdS)}, take about ` +
             `${hours.toFixed(0)} h of holding still.`,
         )
       : null

@@ -1,3 +1,5 @@
+import { figureOf } from '../../quantities/figure'
+import { showMoney } from '../../quantities/money'
 import { undoOf } from '../../knowledge/undo'
 import { block, caution, note, type Rule, rule } from '../rule'
 import { glueGrams, has, inView, someFace, thicknessOf } from '../../situation/situation'
@@ -64,9 +66,7 @@ const lineThicknessAndWeight = rule(
     if (s.areaCm2 === null || s.restN === null || s.restN === 0) return null
     const [glue, part] = [glueGrams(s.family, s.areaCm2, s.gapMm), (s.restN / 9.80665) * 1000]
     return glue > part / 10
-      ? caution(
-          `About ${glue.toPrecision(2)} g of glue on a part of ${part.toPrecision(2)} g: the glue itself is weight.`,
-        )
+      ? caution(`About ${figureOf(glue)} g of glue on a part of ${figureOf(part)} g: the glue itself is weight.`)
       : null
   },
 )
@@ -105,11 +105,15 @@ const temporaryUsedAsPermanent = rule(
   },
 )
 
-const tooDear = rule('dearer-than-said', 'Weigh what one scrap takes.', 'area × spread × price of the pack', (s) =>
-  s.maxCost !== null && s.glueCost !== null && s.glueCost > s.maxCost
-    ? caution(`The glue alone comes to ${s.glueCost.toFixed(2)} a joint, more than the ${s.maxCost.toFixed(2)} said.`)
-    : null,
-)
+const tooDear = rule('dearer-than-said', 'Weigh what one scrap takes.', 'area × spread × price of the pack', (s) => {
+  if (s.maxCost === null || s.glueCost === null || s.glueCost <= s.maxCost) return null
+  const [costs, named] = [showMoney(s.glueCost, s.currency), showMoney(s.maxCost, s.currency)]
+  return caution(
+    costs === named
+      ? `The glue alone comes to just over the ${named} a joint that was said.`
+      : `The glue alone comes to ${costs} a joint, more than the ${named} that was said.`,
+  )
+})
 
 /** Later work, weight, money, and coming apart again. */
 export const finishRules: Rule[] = [

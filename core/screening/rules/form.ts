@@ -1,16 +1,6 @@
 import { block, BY_PULL, caution, fit, note, type Rule, rule } from '../rule'
-import {
-  attacks,
-  bothFaces,
-  called,
-  has,
-  is,
-  needs,
-  someFace,
-  span,
-  wetter,
-  withTrait,
-} from '../../situation/situation'
+import { attacks, bothFaces, called, has, is, needs, someFace, wetter, withTrait } from '../../situation/situation'
+import { durationWords } from '../../quantities/durations'
 import { coverS } from './cover'
 import {
   isContact,
@@ -194,8 +184,8 @@ const openTimeVsArea = rule(
     const need = coverS(s.areaCm2, family)
     if (need <= 0.7 * family.openS) return null
     const text =
-      `${s.areaCm2.toFixed(0)} cm² takes about ${span(need)} to cover; this one ` +
-      `${isHotmelt(family) ? 'chills' : 'skins'} in ${span(family.openS)}.`
+      `${s.areaCm2.toFixed(0)} cm² takes about ${durationWords(need)} to cover; this one ` +
+      `${isHotmelt(family) ? 'chills' : 'skins'} in ${durationWords(family.openS)}.`
     return need > 1.5 * family.openS ? block(text) : caution(text)
   },
 )
@@ -208,7 +198,7 @@ const contactNoReposition = rule(
     const films = s.family.faces === 'both' && s.family.mechanism.startsWith('evaporate')
     return films && s.repositionS !== null && s.repositionS > 0
       ? caution(
-          `The two dry films grab at first touch, and you want ${span(s.repositionS)} to line them up: use ` +
+          `The two dry films grab at first touch, and you want ${durationWords(s.repositionS)} to line them up: use ` +
             'spacers, marks and one edge at a time.',
         )
       : null
@@ -226,7 +216,9 @@ const setsBeforeAligned = rule(
     if (s.family.mechanism === 'pressure')
       return caution('It grabs at first touch: lay it down along one edge, with a wet slip film if the label allows.')
     if (s.family.openS >= s.repositionS) return null
-    const text = `You want ${span(s.repositionS)} to line the parts up, and this one sets in ${span(s.family.openS)}.`
+    const text =
+      `You want ${durationWords(s.repositionS)} to line the parts up, and this one sets in ` +
+      `${durationWords(s.family.openS)}.`
     return s.family.openS * 3 <= s.repositionS ? block(text) : caution(text)
   },
 )
@@ -251,20 +243,23 @@ const tackWindow = rule(
     const cover = s.areaCm2 === null ? 0 : coverS(s.areaCm2, s.family)
     if (s.readyH !== null && waitMinS + s.family.holdS > s.readyH * 3600)
       return caution(
-        `It must stay open for at least ${span(waitMinS)} before closing, and you have ${span(s.readyH * 3600)}.`,
+        `It must stay open for at least ${durationWords(waitMinS)} before closing, and you have ` +
+          `${durationWords(s.readyH * 3600)}.`,
       )
     if (cover > waitMaxS - waitMinS)
       return caution(
-        `Covering takes about ${span(cover)}: the first part is too late to grab (${span(waitMaxS)}) before ` +
+        `Covering takes about ${durationWords(cover)}: the first part is too late to grab ` +
+          `(${durationWords(waitMaxS)}) before ` +
           'the last is ready to close.',
       )
     return s.inShell === true
       ? caution(
-          `It must be closed between ${span(waitMinS)} and ${span(waitMaxS)} after coating, and inside a shell ` +
+          `It must be closed between ${durationWords(waitMinS)} and ${durationWords(waitMaxS)} after coating, ` +
+            'and inside a shell ' +
             'you cannot feel when.',
         )
       : note(
-          `Wait ${span(waitMinS)} to ${span(waitMaxS)} before closing: too early traps ` +
+          `Wait ${durationWords(waitMinS)} to ${durationWords(waitMaxS)} before closing: too early traps ` +
             `${s.family.mechanism === 'evaporate-water' ? 'water' : 'solvent'}, too late gives no grab.`,
         )
   },
@@ -279,10 +274,10 @@ const expansionShiftsParts = rule(
     if (expands <= 1.2) return null
     if (s.canClamp === false || expands > 10)
       return caution(
-        `It swells ${expands} times, pushes the parts apart and oozes out of ` +
-          `seams${s.canClamp === false ? `, and this joint cannot be clamped for the ${span(holdS)} it needs` : ''}.`,
+        `It swells ${expands} times, pushes the parts apart and oozes out of seams` +
+          (s.canClamp === false ? `, and this joint cannot be clamped for the ${durationWords(holdS)} it needs.` : '.'),
       )
-    return note(`It swells ${expands} times: clamp for ${span(holdS)}, spread thin, and trim what oozes out.`)
+    return note(`It swells ${expands} times: clamp for ${durationWords(holdS)}, spread thin, and trim what oozes out.`)
   },
 )
 
@@ -300,7 +295,8 @@ const holdTooLong = rule('hold-too-long', 'Dry run of the fixture.', 'creep befo
   if (s.family.holdS <= 120 || s.helpers.includes('tack-and-cure')) return null
   return s.canClamp === false
     ? caution(
-        `Nobody holds a part still for ${span(s.family.holdS)}, and this joint cannot be clamped: plan tape, ` +
+        `Nobody holds a part still for ${durationWords(s.family.holdS)}, and this joint cannot be clamped: ` +
+          'plan tape, ' +
           'pins or fast dabs.',
       )
     : null

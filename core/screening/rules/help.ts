@@ -1,4 +1,5 @@
 import { DAB_SHARE } from '../../coupons/dabs'
+import { figureOf } from '../../quantities/figure'
 import { familyOf } from '../../knowledge/families'
 import { block, caution, fit, note, type Rule, rule } from '../rule'
 import { type Dab, has, is, needs, type Situation, someFace } from '../../situation/situation'
@@ -35,7 +36,7 @@ const tackAndCurePair = rule(
     const lost =
       s.areaCm2 === null
         ? ''
-        : `, which cost about ${(s.areaCm2 * DAB_SHARE).toPrecision(2)} of ${s.areaCm2.toFixed(0)} cm²`
+        : `, which cost about ${figureOf(s.areaCm2 * DAB_SHARE)} cm² of ${figureOf(s.areaCm2)} cm²`
     return fit(`Small dabs of ${dabName(dab)} in the corners${lost}, hold at once while this cures between them.`)
   },
 )

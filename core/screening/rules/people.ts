@@ -1,5 +1,6 @@
 import { block, caution, HARM, note, type Rule, rule } from '../rule'
-import { has, hazardous, is, someFace, span } from '../../situation/situation'
+import { has, hazardous, is, someFace } from '../../situation/situation'
+import { durationWords } from '../../quantities/durations'
 import { isPolyurethane, isPressure, isPrint, solventBorne } from './kinds'
 
 const CHILD_CODES = [
@@ -106,7 +107,8 @@ const wornOnSkin = rule(
       isPolyurethane(s.family)
     return s.skin === true && leaves
       ? caution(
-          `It touches skin in use: give it the full cure of ${span(s.family.fullS)}, then cover or line the joint.`,
+          `It touches skin in use: give it the full cure of ${durationWords(s.family.fullS)}, then cover or ` +
+            'line the joint.',
         )
       : null
   },

@@ -1,3 +1,4 @@
+import { figureOf } from '../../quantities/figure'
 import { typicalPairStrength } from '../../knowledge/strengths'
 import { stakeWords } from '../../knowledge/vocabulary'
 import { block, BY_PULL, caution, HARM, note, type Rule, rule } from '../rule'
@@ -86,7 +87,7 @@ const weightAgainstArea = rule(
     const allowed = typical.strength.observedMPa / 10
     return stress > allowed
       ? caution(
-          `Four times the weight is ${(4 * s.restN).toPrecision(2)} N on ${s.areaCm2.toFixed(1)} cm², more ` +
+          `Four times the weight is ${figureOf(4 * s.restN)} N on ${figureOf(s.areaCm2)} cm², more ` +
             'than a tenth of what it typically holds here: widen the joint or add a fixing.',
         )
       : null

@@ -1,3 +1,4 @@
+import { figureOf } from '../../quantities/figure'
 import type { MaterialClass } from '../../knowledge/materials'
 import { shareOfBest } from '../../knowledge/strengths'
 import { block, BY_PULL, caution, fit, HARM, note, type Rule, rule, worseOf } from '../rule'
@@ -243,15 +244,15 @@ const weakGrip = rule(
       bothFaces(s, (m) => m.group === 'hard' || m.group === 'wood')
     if (share < HARDLY.any || (share < HARDLY.belowOneMPa && here.mpa < 1 && !seal))
       return caution(
-        `It hardly grips here: about ${here.mpa.toPrecision(2)} MPa, where the best for this pair give ` +
-          `${here.bestMPa.toPrecision(2)}.`,
+        `It hardly grips here: about ${figureOf(here.mpa)} MPa, where the best for this pair give ` +
+          `${figureOf(here.bestMPa)} MPa.`,
       )
     // Where paper is peeled it tears within the sheet, at less than water-borne glue holds.
     if (s.family.mechanism === 'evaporate-water' && someFace(s, isPaper)) return null
     return s.loads.includes('peel') && here.peel / here.bestPeel < HARDLY.peel
       ? caution(
-          `It peels off easily here: about ${here.peel.toPrecision(2)} N/mm, where the best for this pair give ` +
-            `${here.bestPeel.toPrecision(2)}.`,
+          `It peels off easily here: about ${figureOf(here.peel)} N/mm, where the best for this pair give ` +
+            `${figureOf(here.bestPeel)} N/mm.`,
         )
       : null
   },
