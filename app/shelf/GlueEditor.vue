@@ -19,7 +19,7 @@ const newPack = ref(false)
 const problem = ref('')
 const family = computed(() => familyOf(form.value.family))
 const known = computed(() => family.value.id !== unknownFamily.id)
-const usual = (seconds: number) => (known.value ? lasting(seconds) : 'see its label')
+const usual = (seconds: number) => (known.value ? `usually ${lasting(seconds)}` : 'see its label')
 const alike = computed(() => sameGlues(form.value, bench.all('adhesive'), props.adhesive?.id ?? null))
 const ownHazards = computed({
   get: () => form.value.hazards !== null,
@@ -64,8 +64,7 @@ async function keep() {
       May be the same as {{ alike.map(({ name }) => name).join(', ') }}, which already stands on the shelf.
     </p>
     <label class="field"
-      ><span>Pack holds</span
-      ><input v-model="form.packSize" class="plain" inputmode="decimal" :placeholder="String(family.packSize)"
+      ><span>Pack holds</span><input v-model="form.packSize" class="plain" inputmode="decimal" placeholder="not known"
     /></label>
     <label class="field"
       ><span>of</span
@@ -75,7 +74,7 @@ async function keep() {
     >
     <label class="field"
       ><span>Price of a pack</span
-      ><input v-model="form.packPrice" class="plain" inputmode="decimal" :placeholder="String(family.packPrice)"
+      ><input v-model="form.packPrice" class="plain" inputmode="decimal" placeholder="not known"
     /></label>
     <fieldset class="whole">
       <legend>
@@ -105,15 +104,24 @@ async function keep() {
       /></label>
       <label class="field"
         ><span>Holds to</span
-        ><input v-model="form.heat" class="plain" :placeholder="known ? `${family.serviceMaxC} °C` : 'see its label'"
+        ><input
+          v-model="form.heat"
+          class="plain"
+          :placeholder="known ? `usually ${family.serviceMaxC} °C` : 'see its label'"
       /></label>
       <label class="field"
         ><span>Down to</span
-        ><input v-model="form.cold" class="plain" :placeholder="known ? `${family.serviceMinC} °C` : 'see its label'"
+        ><input
+          v-model="form.cold"
+          class="plain"
+          :placeholder="known ? `usually ${family.serviceMinC} °C` : 'see its label'"
       /></label>
       <label class="field"
         ><span>Bridges</span
-        ><input v-model="form.gap" class="plain" :placeholder="known ? `${family.gapMaxMm} mm` : 'see its label'"
+        ><input
+          v-model="form.gap"
+          class="plain"
+          :placeholder="known ? `usually ${family.gapMaxMm} mm` : 'see its label'"
       /></label>
       <label class="field"
         ><span>Stands</span
@@ -131,7 +139,7 @@ async function keep() {
           v-model="form.volatile"
           class="plain"
           inputmode="decimal"
-          :placeholder="String(Math.round(family.volatileShare * 100))"
+          :placeholder="`usually ${Math.round(family.volatileShare * 100)}`"
       /></label>
       <label class="field"
         ><span>Limit in its data sheet, mg/m³</span

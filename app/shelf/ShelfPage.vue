@@ -44,6 +44,12 @@ async function keep() {
     problem.value = sayError(error)
   }
 }
+/** What a pack holds and costs; what is not known is said so. */
+const packWords = ({ packSize, packUnit, packPrice }: Adhesive) =>
+  [
+    packSize === null ? 'pack size not known' : `${packSize} ${packUnit}`,
+    packPrice === null ? 'price not known' : showMoney(packPrice, bench.bench?.currency),
+  ].join(', ')
 </script>
 
 <template>
@@ -71,7 +77,7 @@ async function keep() {
               </p>
             </div>
             <div class="num">
-              {{ glue.packSize }} {{ glue.packUnit }}, {{ showMoney(glue.packPrice, bench.bench?.currency) }}
+              {{ packWords(glue) }}
               <p class="level" :title="`${Math.round((packOf(glue)?.left ?? 1) * 100)} % left`">
                 <i :style="{ width: `${(packOf(glue)?.left ?? 1) * 100}%` }" /><span class="visually-hidden"
                   >{{ Math.round((packOf(glue)?.left ?? 1) * 100) }} % left</span

@@ -66,6 +66,13 @@ describe('a product as it is typed', () => {
     expect((glue!['label'] as Adhesive['label']).serviceMaxC).toBeCloseTo(70, 6)
     expect(pack).toMatchObject({ left: 0.5, openedOn: null })
   })
+  it('needs a name and nothing else: size and price of a pack may be unknown, and stay so', async () => {
+    const { written, bench } = store()
+    await keepGlue(bench, { ...glueForm(null, null), name: 'Found in the drawer' }, null, null)
+    const [glue] = written[0]!.changes.map(({ after }) => after!)
+    expect(glue).toMatchObject({ name: 'Found in the drawer', packSize: null, packPrice: null })
+    expect(glueForm(glue as unknown as Adhesive, null)).toMatchObject({ packSize: '', packPrice: '' })
+  })
   it.each([
     ['no name', { name: ' ' }, 'name'],
     ['a pack of nothing', { packSize: '0' }, 'pack size'],

@@ -43,9 +43,9 @@ export function glueForm(adhesive: Adhesive | null, pack: StockItem | null): Glu
   return {
     name: adhesive?.name ?? '',
     family: adhesive?.family ?? 'pva-tacky',
-    packSize: adhesive ? String(adhesive.packSize) : '',
+    packSize: adhesive?.packSize == null ? '' : String(adhesive.packSize),
     packUnit: adhesive?.packUnit ?? 'ml',
-    packPrice: adhesive ? String(adhesive.packPrice) : '',
+    packPrice: adhesive?.packPrice == null ? '' : String(adhesive.packPrice),
     wait: asText(adhesive?.label.waitMinS),
     hold: asText(adhesive?.label.holdS),
     handling: asText(adhesive?.label.handlingS),
@@ -77,8 +77,12 @@ function percent(text: string, field: string): number {
   return parseNumber(text, { path: field, field, example: '80', unit: '%', least: 0, most: 100 })
 }
 
-/** "5 kg" of a pack that counts in grams is 5000 of them; a bare number counts in the pack's own unit. */
-function packSizeFrom({ packSize, packUnit }: GlueForm): number {
+/**
+ * "5 kg" of a pack that counts in grams is 5000 of them; a bare number counts in the pack's own unit. null where nothing
+ * is typed: not known.
+ */
+function packSizeFrom({ packSize, packUnit }: GlueForm): number | null {
+  if (!packSize.trim()) return null
   const as = { g: ['mass', 1000], ml: ['volume', 1000], m: ['length', 0.001] } as const
   const path = 'pack size'
   const size =
@@ -136,7 +140,7 @@ export async function keepGlue(
     aliases: namesFrom(form.aliases, form.name),
     packSize: size,
     packUnit: form.packUnit,
-    packPrice: parseMoney(form.packPrice, 'price'),
+    packPrice: form.packPrice.trim() ? parseMoney(form.packPrice, 'price') : null,
     label: labelFrom(form),
     note: adhesive?.note ?? '',
   }

@@ -22,12 +22,14 @@ export function jointCost(
   ratePerHour: number,
 ): CostResult | null {
   if (brief.widthMm === null || brief.lengthMm === null) return null
-  const { packSize, packUnit, packPrice } = product ?? family
+  // What the shelf does not know is counted at the tables' typical pack.
+  const own = product?.packSize == null ? family : product
+  const packPrice = product?.packPrice ?? family.packPrice
   return cost({
     adhesive: {
       family: procedure.family,
-      packSize,
-      packUnit,
+      packSize: own.packSize!,
+      packUnit: own.packUnit,
       packPrice,
       spreadGm2: procedure.spreadGm2 ?? family.spreadGm2,
     },

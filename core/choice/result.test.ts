@@ -254,5 +254,10 @@ describe('the cost of one real joint', () => {
     const table = jointCost(brief, procedure, family, null, 0)!
     const grams = family.packSize * (family.packUnit === 'ml' ? family.densityGml : 1)
     expect(table.perJoint).toBeCloseTo((table.glueG / grams) * family.packPrice, 9)
+    // Of a product whose pack is not known too, and of one whose price alone is known.
+    const unknown = { packSize: null, packUnit: 'ml' as const, packPrice: null }
+    expect(jointCost(brief, procedure, family, unknown, 0)).toEqual(table)
+    const priced = jointCost(brief, procedure, family, { ...unknown, packPrice: 2 * family.packPrice }, 0)!
+    expect(priced.perJoint).toBeCloseTo(2 * table.perJoint, 9)
   })
 })

@@ -36,7 +36,7 @@ describe('the bench file', () => {
   it('refuses a newer version and leaves it untouched', () => {
     const error = failure(edited((file) => (file.version = BENCH_FILE_VERSION + 1)))
     expect(error.code).toBe('newer-version')
-    expect(sayError(error)).toMatch(/has version 4; this app knows up to 3/)
+    expect(sayError(error)).toMatch(/has version 5; this app knows up to 4/)
   })
 
   it.each([
@@ -101,6 +101,15 @@ describe('the bench file', () => {
     ])
   })
 
+  it('takes version 3 as it is: only a size and a price that are not known are new', () => {
+    const { tables, migratedFrom } = readBenchFile(edited((file) => void (file.version = 3)))
+    expect(migratedFrom).toBe(3)
+    const unknown = readBenchFile(
+      edited((file) => Object.assign(file.tables['adhesive']?.[0] ?? {}, { packSize: null, packPrice: null })),
+    )
+    expect(unknown.aside).toEqual([])
+    expect(unknown.tables.adhesive.length).toBe(tables.adhesive.length)
+  })
   it('migrates version 1: the pack’s dates move out of the adhesive', () => {
     const glue = {
       id: 'g1',

@@ -10,6 +10,7 @@ export const asObject = (value: unknown): Loose | null =>
  * 1 → 2: a pack's dates moved from the adhesive to a table of packs, since one product can stand there in two batches.
  * 2 → 3: briefs ask more (all of it open), a product has other names and may be of no known family, a pack knows when
  * it was bought, rules of the house have a table, and a round has arms: its one test became the first.
+ * 3 → 4: the size and the price of a pack may be unknown; nothing of an older file changes.
  */
 export const migrations: Record<number, (tables: LooseTables) => LooseTables> = {
   1: (tables) => ({
@@ -74,4 +75,5 @@ export const migrations: Record<number, (tables: LooseTables) => LooseTables> = 
       decision: (tables['decision'] ?? []).map((decision) => ({ ...decision, arm: 'a1' })),
     }
   },
+  3: (tables) => tables,
 }

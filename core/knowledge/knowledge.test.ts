@@ -15,8 +15,8 @@ describe('the knowledge tables', () => {
     expect(() => familySchema.parse({ ...families[0], traits: ['sticks-to-cats'] })).toThrow()
     expect(() => materialClassSchema.parse({ ...materialClasses[0], traits: undefined })).toThrow()
     expect(new Set(families.map((f) => f.id)).size).toBe(families.length)
-    expect(families).toHaveLength(45)
-    expect(new Set(materialClasses.map((m) => m.id)).size).toBe(39)
+    expect(new Set(materialClasses.map((m) => m.id)).size).toBe(materialClasses.length)
+    expect(families.length).toBeGreaterThan(40)
     expect(() => familyOf('treacle')).toThrow(/not-one-of/)
   })
   it('say of every family how it comes apart again, mildest first', () => {

@@ -95,7 +95,7 @@ export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test'
     const key = product?.id ?? procedure.family
     const pack = {
       packSize: product?.packSize ?? family.packSize,
-      packUnit: product?.packUnit ?? family.packUnit,
+      packUnit: product?.packSize == null ? family.packUnit : product.packUnit,
       packPrice: product?.packPrice ?? family.packPrice,
     }
     const spread = procedure.spreadGm2 ?? family.spreadGm2

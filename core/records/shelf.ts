@@ -34,9 +34,11 @@ export const adhesiveSchema = z.object({
   name: words,
   /** of the tables, or “unknown” */ family: id,
   /** other names it goes by */ aliases: z.array(words),
-  packSize: positive,
+  /** null: not known, and counted as its family’s usual pack */
+  packSize: z.nullable(positive),
   packUnit: z.enum(['g', 'ml', 'm', 'stick', 'piece']),
-  packPrice: amount,
+  /** null: not known */
+  packPrice: z.nullable(amount),
   label: labelSchema,
   note: text,
 })

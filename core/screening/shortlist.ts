@@ -69,7 +69,7 @@ export function judged(
   const { brief, a, b, houseRules, now } = setting
   const packs = product ? setting.stock.filter((one) => one.adhesive === product.id) : []
   const pack = packInUse(packs, now)
-  const size = product ? { packSize: product.packSize, packUnit: product.packUnit } : {}
+  const size = product?.packSize == null ? {} : { packSize: product.packSize, packUnit: product.packUnit }
   const situation = situationOf(brief, a, b, { ...family, ...size }, around(family, product, pack, setting, more))
   const subject = { adhesive: product?.id ?? null, materials: [brief.a.material, brief.b.material] }
   const evidence = onThisPair(setting.evidence, brief, setting.classOf).filter((one) =>
