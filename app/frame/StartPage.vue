@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { insert } from '../../core/records/entry'
 import { nextJointCode, openBrief } from '../../core/records/joint'
@@ -11,9 +11,10 @@ import { useBench } from '../bench/store'
 import { dayName, plural } from '../look/figures'
 import SeamDrawing from '../look/seam/SeamDrawing.vue'
 import JointLine from './JointLine.vue'
-import LookAgain from './LookAgain.vue'
 import RunningNow from './RunningNow.vue'
 
+// What may want to be looked at again comes a moment after the lines.
+const LookAgain = defineAsyncComponent(() => import('./LookAgain.vue'))
 const bench = useBench()
 const router = useRouter()
 const now = useMinute()

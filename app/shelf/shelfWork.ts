@@ -78,8 +78,8 @@ function percent(text: string, field: string): number {
 }
 
 /**
- * "5 kg" of a pack that counts in grams is 5000 of them; a bare number counts in the pack's own unit. null where nothing
- * is typed: not known.
+ * "5 kg" of a pack that counts in grams is 5000 of them; a bare number counts in the pack's own unit. null where
+ * nothing is typed: not known.
  */
 function packSizeFrom({ packSize, packUnit }: GlueForm): number | null {
   if (!packSize.trim()) return null
