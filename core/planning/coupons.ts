@@ -2,6 +2,9 @@ import type { Coupon, Procedure, Round } from '../records/round'
 import { armOfPlace } from './arms'
 import { couponLabel, glueOrder, pullOrder, pullOrderByTrust, trustOf } from './order'
 
+/** More coupons than anyone glues for one joint: a slip of the keyboard, and pages that take seconds to draw. */
+export const MOST_COUPONS = 1000
+
 /** Labels of a later round carry its number, so that no two strips of tape say the same: "H2.2-B3". */
 export const roundCode = (jointCode: string, number: number): string =>
   number === 1 ? jointCode : `${jointCode}.${number}`

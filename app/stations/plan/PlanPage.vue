@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { fairness, type Fault } from '../../../core/planning/fairness'
+import { MOST_COUPONS } from '../../../core/planning/coupons'
 import { needsOf, type NeedOf } from '../../../core/planning/needs'
 import { showMoney } from '../../../core/quantities/money'
 import type { Arm, Round } from '../../../core/records/round'
@@ -146,7 +147,11 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
         @change="(weights) => edit({ weights }, 'what will count')"
       />
       <div v-if="!planned">
-        <v-btn class="go" @click="planCoupons(bench, view, round, stampNow())">Plan {{ coupons }} coupons</v-btn>
+        <p v-if="coupons > MOST_COUPONS" class="problem" role="alert">
+          {{ coupons }} coupons are more than anyone glues for one joint; at most {{ MOST_COUPONS }} can be planned.
+          Take fewer of each, fewer tests, or a second round.
+        </p>
+        <v-btn v-else class="go" @click="planCoupons(bench, view, round, stampNow())">Plan {{ coupons }} coupons</v-btn>
       </div>
 
       <section aria-labelledby="procedures">

@@ -7,7 +7,7 @@ import { viewJoint } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { couponsOf } from '../../../core/planning/coupons'
 import { sidesOf } from '../../../core/planning/newArm'
-import { draftRound } from './planDraft'
+import { draftRound, planCoupons } from './planDraft'
 
 async function view() {
   setActivePinia(createPinia())
@@ -33,6 +33,20 @@ describe('coupons of a draft', () => {
     expect(shuffled.map(({ procedure }) => procedure)).not.toEqual(trusted)
     expect(new Set(shuffled.map(({ label }) => label)).size).toBe(10)
     expect(shuffled.map(({ pullAt }) => pullAt)).toEqual([...Array(10).keys()])
+  })
+
+  it('are not planned by the thousand', async () => {
+    setActivePinia(createPinia())
+    const bench = useBench()
+    await bench.openInMemory(null, buildDemoBench(0))
+    const joint = viewJoint(bench, bench.get('joint', 'h5')!)
+    const draft = draftRound(joint, 0)
+    const arms = (n: number) => Array.from({ length: n }, (_, i) => ({ ...draft.arms[0]!, id: `a${i + 1}` }))
+    // Two procedures, 40 blocks: 12 arms make 960 coupons, 13 make 1040.
+    expect(await planCoupons(bench, joint, { ...draft, blocks: 40, arms: arms(13) }, 1)).toBe(false)
+    expect(bench.of('round', 'h5')).toEqual([])
+    expect(await planCoupons(bench, joint, { ...draft, blocks: 40, arms: arms(12) }, 1)).toBe(true)
+    expect(viewJoint(bench, bench.get('joint', 'h5')!).coupons).toHaveLength(960)
   })
 
   it('knows which sides bend', async () => {

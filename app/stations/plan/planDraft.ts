@@ -1,6 +1,6 @@
 import { modelReadings } from '../../../core/evidence/modelReadings'
 import { formulaOf, testKinds, testsFor } from '../../../core/knowledge/testKinds'
-import { couponsOf } from '../../../core/planning/coupons'
+import { couponsOf, MOST_COUPONS } from '../../../core/planning/coupons'
 import type { FairnessSetting, PlanDraft } from '../../../core/planning/fairness'
 import { limitLocked, withLimit } from '../../../core/planning/limits'
 import { newArm, sidesOf } from '../../../core/planning/newArm'
@@ -115,6 +115,7 @@ export async function planCoupons(bench: Store, view: JointView, draft: Round, n
     plannedAt: now,
   }
   const coupons = couponsOf(view.joint.code, round, view.procedures, newId)
+  if (coupons.length > MOST_COUPONS) return false
   return bench.write(
     `${view.joint.code}: plan ${coupons.length} coupons`,
     [
