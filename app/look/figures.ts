@@ -43,3 +43,6 @@ export function momentName(at: number, now: number): string {
 
 export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`
 export const capital = (text: string): string => text.replace(/^./, (first) => first.toUpperCase())
+
+/** A name inside a sentence: its first letter small, where it is no abbreviation. */
+export const inSentence = (name: string): string => name.replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase())

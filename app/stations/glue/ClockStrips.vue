@@ -53,6 +53,8 @@ const ticks = computed(() => {
       })
   return list
 })
+/** As much of a name as stands beside its strips. */
+const shortened = (name: string) => (name.length > 20 ? `${name.slice(0, 19)}…` : name)
 </script>
 
 <template>
@@ -71,7 +73,7 @@ const ticks = computed(() => {
       <path :d="`M0 0H${WIDTH}`" class="rule" />
       <text v-if="curedWords(row)" :x="WIDTH" y="38" text-anchor="end" class="cured-words">{{ curedWords(row) }}</text>
       <text x="0" y="17" class="letter">{{ view.joint.code }}-{{ row.procedure.letter }}</text>
-      <text x="0" y="33">{{ row.procedure.name.slice(0, 20) }}</text>
+      <text x="0" y="33">{{ shortened(row.procedure.name) }}</text>
       <g
         v-for="(piece, k) in row.pieces"
         :key="piece.coupon.id"
@@ -95,7 +97,7 @@ const ticks = computed(() => {
 <style scoped>
 .strips {
   width: 100%;
-  min-width: 640px;
+  min-width: 560px;
   display: block;
 }
 text {

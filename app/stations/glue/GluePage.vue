@@ -6,7 +6,7 @@ import { tasksOf, type GlueTask } from '../../../core/planning/gluing'
 import { stampNow, useNow } from '../../bench/clock'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
-import { lasting, momentName } from '../../look/figures'
+import { inSentence, lasting, momentName } from '../../look/figures'
 import { isTooSoon } from '../../look/act'
 import { useKey } from '../../look/keys'
 import TapeLabel from '../../look/TapeLabel.vue'
@@ -55,7 +55,7 @@ watch(
       about: task.value.procedure.name,
       lines: [
         task.value.step.text,
-        `Typical times of ${family.value.name.toLowerCase()} at 20 °C and 50 % humidity; the label and your ` +
+        `Typical times of ${inSentence(family.value.name)} at 20 °C and 50 % humidity; the label and your ` +
           'own tries outrank them.',
       ],
       formula: [
