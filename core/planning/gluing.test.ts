@@ -7,6 +7,7 @@ import { closedAt, curedFrom, stampsFor, taskOf, tasksOf } from './gluing'
 import { curingAt, openKeyWords, progressOf } from './progress'
 import { timesOf } from '../situation/label'
 import { fullCureS, handsOnMinutes, usualSteps, withStep } from './steps'
+import { stepTime } from './stepTime'
 
 const MIN = 60_000
 const procedureOf = (family: string, letter = 'A'): Procedure => ({
@@ -156,5 +157,85 @@ describe('where a joint stands', () => {
   it('takes an empty list of loads for an answer, and an open one for none', () => {
     expect(openKeyWords(brief)).toEqual([])
     expect(openKeyWords({ ...brief, loads: null })).toEqual(['loads'])
+  })
+})
+
+describe('the order of what to do', () => {
+  const plain = (letter: string): Procedure => ({
+    ...procedureOf('pva-white', letter),
+    steps: [
+      { id: 'on', kind: 'apply', text: '', minS: 0, maxS: letter === 'C' ? null : letter === 'A' ? 600 : 300 },
+      { id: 'shut', kind: 'close', text: '', minS: 0, maxS: null },
+      { id: 'rest', kind: 'cure', text: '', minS: 3600, maxS: null },
+    ],
+  })
+  const [a, b, c] = [plain('A'), plain('B'), plain('C')]
+  const begun = (of: Procedure, at: number, glueAt: number): Coupon => ({
+    ...couponOf(of, 1, glueAt),
+    stamps: [{ step: 'on', at }],
+  })
+  const ids = (list: Coupon[], now: number) => tasksOf(list, [a, b, c], now).map(({ coupon }) => coupon.id)
+  it('is what will be late first, then what has no limit, then fresh pieces as they are to be glued', () => {
+    // A is late at 600 s, B at 300 s, C never.
+    const list = [couponOf(a, 9, 7), couponOf(b, 9, 3), begun(c, 0, 0), begun(a, 0, 1), begun(b, 0, 2)]
+    expect(ids(list, 60_000)).toEqual(['B1', 'A1', 'C1', 'B9', 'A9'])
+    // Two alike go by the order of gluing.
+    const alike = [begun(c, 0, 5), { ...begun(c, 0, 4), id: 'C2' }]
+    expect(ids(alike, 60_000)).toEqual(['C2', 'C1'])
+  })
+  it('puts what still runs last, the soonest ready first, and what is ready at this moment before it', () => {
+    const wait = (of: Procedure, minS: number): Procedure => ({
+      ...of,
+      steps: [of.steps[0]!, { id: 'w', kind: 'wait', text: '', minS, maxS: null }, ...of.steps.slice(1)],
+    })
+    const [slow, fast] = [wait(a, 500), wait(b, 100)]
+    const started = (of: Procedure): Coupon => step(couponOf(of), of, 0)
+    const order = (now: number) =>
+      tasksOf([started(slow), started(fast), couponOf(c, 9, 9)], [slow, fast, c], now).map(({ coupon }) => coupon.id)
+    expect(order(50_000)).toEqual(['C9', 'B1', 'A1'])
+    expect(order(99_999)).toEqual(['C9', 'B1', 'A1'])
+    expect(order(100_000)).toEqual(['B1', 'C9', 'A1'])
+  })
+  it('leaves out what is done, and what no procedure is known of', () => {
+    const done: Coupon = { ...begun(a, 0, 0), stamps: ['on', 'shut', 'rest'].map((id) => ({ step: id, at: 0 })) }
+    expect(tasksOf([done, { ...couponOf(a), procedure: 'gone' }], [a], 0)).toEqual([])
+  })
+})
+
+describe('how long a step lasts, in words', () => {
+  const said = (kind: Procedure['steps'][number]['kind'], minS: number, maxS: number | null = null) =>
+    stepTime({ kind, minS, maxS })
+  it('is a window for a wait that has one, its least time else, and nothing for what takes what it takes', () => {
+    expect(said('wait', 600, 2400)).toBe('10 to 40 min')
+    expect(said('wait', 600, 600)).toBe('10 min')
+    expect(said('wait', 600)).toBe('10 min')
+    expect(said('clamp', 600, 2400)).toBe('10 min')
+    expect([said('hold', 0), said('hold', 1), said('apply', 600), said('close', 600)]).toEqual([
+      null,
+      '1 s',
+      null,
+      null,
+    ])
+  })
+})
+
+describe('the station of a joint', () => {
+  const procedure = procedureOf('pva-white')
+  const closed = (id: string, at: number): Coupon => ({
+    ...couponOf(procedure),
+    id,
+    stamps: procedure.steps.filter(({ kind }) => kind !== 'cure').map(({ id: step }) => ({ step, at })),
+  })
+  const decision = { id: 'd' } as Parameters<typeof progressOf>[5]
+  it('is decided only by a decision, and cured in the order of closing', () => {
+    const of = (made: typeof decision) =>
+      progressOf(openBrief(), [procedure], null, [closed('1', 9000), closed('2', 1000)], [], made)
+    expect(of(null)).toMatchObject({ at: 'break', decided: false, closed: 2 })
+    expect(of(decision)).toMatchObject({ at: 'choose', decided: true })
+    const [first, second] = of(null).curedAt
+    expect(second! - first!).toBe(8000)
+    expect(progressOf(openBrief(), [], null, [], [], decision).at).toBe('choose')
+    expect(progressOf(openBrief(), [procedure], null, [], [], null).at).toBe('plan')
+    expect(progressOf(openBrief(), [], null, [], [], null).at).toBe('ask')
   })
 })
