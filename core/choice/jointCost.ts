@@ -1,12 +1,11 @@
 import { cost, type CostResult } from '../costs/cost'
+import { packOf } from '../costs/pack'
 import type { Family } from '../knowledge/families'
+import { WASTE } from '../planning/needs'
 import { handsOnMinutes } from '../planning/steps'
 import type { Brief } from '../records/joint'
 import type { Procedure } from '../records/round'
 import type { Adhesive } from '../records/shelf'
-
-/** A tenth more than what lies in the joint stays on brush, cup and nozzle. */
-const WASTE = 0.1
 
 /**
  * Cost of one real joint with a procedure (methods.md 8); null while its size is open.
@@ -22,15 +21,10 @@ export function jointCost(
   ratePerHour: number,
 ): CostResult | null {
   if (brief.widthMm === null || brief.lengthMm === null) return null
-  // What the shelf does not know is counted at the tables' typical pack.
-  const own = product?.packSize == null ? family : product
-  const packPrice = product?.packPrice ?? family.packPrice
   return cost({
     adhesive: {
       family: procedure.family,
-      packSize: own.packSize!,
-      packUnit: own.packUnit,
-      packPrice,
+      ...packOf(product, family),
       spreadGm2: procedure.spreadGm2 ?? family.spreadGm2,
     },
     areaCm2: (brief.widthMm * brief.lengthMm) / 100,

@@ -1,5 +1,4 @@
 import { figureOf } from '../quantities/figure'
-import { requiredStrength } from '../loads/requirement'
 import { couponSize } from '../coupons/size'
 import { type CouponTest, expectedBond } from '../coupons/bond'
 import type { Family } from '../knowledge/families'
@@ -7,6 +6,7 @@ import type { Brief } from '../records/joint'
 import type { Arm, Procedure, Round, Step, StepKind } from '../records/round'
 import { formulaOf, testKinds, type TestId } from '../knowledge/testKinds'
 import { armWords } from './arms'
+import { limitFromBrief } from './newArm'
 
 /** What is planned, before there are coupons. */
 export interface PlanDraft {
@@ -101,8 +101,7 @@ const noPassLimit: Check = ({ arms }, { brief, now }) =>
   arms
     .filter(({ passLimit, test }) => passLimit === null && formulaOf(test) !== null)
     .map((arm) => {
-      const limit = requiredStrength(brief, arm.test)
-      const set = limit === null ? null : Number(limit.toPrecision(3))
+      const set = limitFromBrief(brief, arm.test)
       return {
         id: 'no-pass-limit',
         about: arm.id,

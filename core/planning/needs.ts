@@ -1,6 +1,7 @@
 import { digitsOf, figureOf } from '../quantities/figure'
 import { bondedAreaOf, withSpares } from '../coupons/pieces'
 import { packGrams } from '../costs/cost'
+import { packOf } from '../costs/pack'
 import type { Family } from '../knowledge/families'
 import type { Arm, Procedure } from '../records/round'
 import type { Adhesive } from '../records/shelf'
@@ -93,11 +94,7 @@ export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test'
   let minutes = 0
   for (const { procedure, family, product, left } of list) {
     const key = product?.id ?? procedure.family
-    const pack = {
-      packSize: product?.packSize ?? family.packSize,
-      packUnit: product?.packSize == null ? family.packUnit : product.packUnit,
-      packPrice: product?.packPrice ?? family.packPrice,
-    }
+    const pack = packOf(product, family)
     const spread = procedure.spreadGm2 ?? family.spreadGm2
     const packG = packGrams({ family: procedure.family, ...pack, spreadGm2: spread, densityGml: family.densityGml })
     const faces = family.faces === 'both' ? 2 : 1

@@ -22,15 +22,21 @@ export function usualSize(brief: Brief, test: TestId): CouponSize {
 /** A proof load is the required load itself, times a factor: twice it is the usual one. */
 export const PROOF_FACTOR = 2
 
-/** Limits are set to three significant figures: more would claim what no bench can read. */
-const limited = (limit: number | null) => (limit === null ? null : Number(limit.toPrecision(3)))
+/**
+ * The pass limit that follows from the brief, to three significant figures: more would claim what no bench can read.
+ * null where none follows.
+ */
+export function limitFromBrief(brief: Brief, test: TestId): number | null {
+  const limit = requiredStrength(brief, test)
+  return limit === null ? null : Number(limit.toPrecision(3))
+}
 
 /**
  * An arm with its usual size and, where the brief gives one, its pass limit.
  * @param now ms, when the limit was set
  */
 export function newArm(brief: Brief, id: string, test: TestId, now: number, exposure: Exposure | null = null): Arm {
-  const passLimit = test === 'proof' ? PROOF_FACTOR : limited(requiredStrength(brief, test))
+  const passLimit = test === 'proof' ? PROOF_FACTOR : limitFromBrief(brief, test)
   return {
     id,
     test,

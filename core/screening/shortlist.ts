@@ -1,3 +1,4 @@
+import { packOf } from '../costs/pack'
 import { onThisPair, sayingOf, type PairEvidence, type Saying } from '../evidence/pairEvidence'
 import { families, type Family } from '../knowledge/families'
 import type { MaterialClass } from '../knowledge/materials'
@@ -69,8 +70,14 @@ export function judged(
   const { brief, a, b, houseRules, now } = setting
   const packs = product ? setting.stock.filter((one) => one.adhesive === product.id) : []
   const pack = packInUse(packs, now)
-  const size = product?.packSize == null ? {} : { packSize: product.packSize, packUnit: product.packUnit }
-  const situation = situationOf(brief, a, b, { ...family, ...size }, around(family, product, pack, setting, more))
+  const { packSize, packUnit } = packOf(product, family)
+  const situation = situationOf(
+    brief,
+    a,
+    b,
+    { ...family, packSize, packUnit },
+    around(family, product, pack, setting, more),
+  )
   const subject = { adhesive: product?.id ?? null, materials: [brief.a.material, brief.b.material] }
   const evidence = onThisPair(setting.evidence, brief, setting.classOf).filter((one) =>
     product
