@@ -45,29 +45,30 @@ export async function busyWhile<T>(work: Promise<T>): Promise<T> {
 let deafUntil = -Infinity
 
 /**
- * Says that another tab has just moved this one on: a press within a person's reaction time was aimed at what stood
- * there before.
+ * Says that another tab's write has just come in: a press within a person's reaction time was aimed at what stood there
+ * before.
  * @param reaction ms
  */
 export function movedOn(reaction: number): void {
   deafUntil = performance.now() + reaction
 }
 
-/** Whether a press now was aimed at what stood there before another tab moved this one on. */
+/** Whether a press now was aimed at what stood there before another tab's write came in. */
 export const isTooSoon = (): boolean => performance.now() < deafUntil
 
 /**
  * A double press and a held key count once, everywhere: the second click of a double click is dropped, a key that
  * repeats on a button or in a form's field too, and so is any press on a button that is busy. Parts that are meant to
- * be pressed fast (plus and minus, nothing of which is written) bear `data-fast`. Parts that act on whatever comes next
- * bear `data-next`: they are not heard just after another tab went on to the next.
+ * be pressed fast (plus and minus, nothing of which is written) bear `data-fast`. Just after another tab wrote, no
+ * button of the work surface is heard: what stands under the finger may be another step, piece or row by then.
  */
 export function guardPresses(root: Document = document): () => void {
   const elementOf = (event: Event) => (event.target instanceof Element ? event.target : null)
   function onClick(event: MouseEvent) {
     const button = elementOf(event)?.closest(PRESSABLE)
     if (!button) return
-    if (isTooSoon() && button.closest('[data-next]')) return stop(event)
+    const moved = isTooSoon() && !button.matches('a') && button.closest('#work') && !button.closest('[data-fast]')
+    if (moved) return stop(event)
     if (isBusy(button) || (event.detail > 1 && !button.closest('[data-fast]'))) return stop(event)
     pressed = button
   }

@@ -90,7 +90,7 @@ async function keepNote() {
       <p v-for="line in cautions" :key="line">{{ line }}</p>
     </div>
     <p v-if="early" class="careful">It is early: what you do now is kept with “{{ offWindow(task, now) }}”.</p>
-    <div class="acts" data-next>
+    <div class="acts">
       <v-btn class="go bench-size" @click="emit('done')">{{ doneWords[task.step.kind] }}<kbd>Space</kbd></v-btn>
       <v-btn v-if="inBlock > 1" class="alt bench-size" @click="emit('block')"
         >{{ doneWords[task.step.kind] }}, all {{ inBlock }} of block {{ task.coupon.block }}</v-btn
