@@ -250,6 +250,26 @@ describe('the cost of one real joint', () => {
       9,
     )
   })
+  it('charges each part of a blend as itself, on as many faces as the blend is laid on', () => {
+    const parts = [
+      { name: 'own', parts: 3 },
+      { name: 'other', parts: 1 },
+    ]
+    const blended = { ...procedure, blend: { parts, batch: '' } }
+    const other = familyOf('pva-white')
+    const known = { family: other, product: null, left: null }
+    const one = jointCost(brief, blended, family, pack, 60, [{ name: 'other', share: 0.25, known }])!
+    const plain = jointCost(brief, procedure, family, pack, 60)!
+    expect(one.glueG).toBeCloseTo(plain.glueG, 9)
+    const otherPrice = ((plain.glueG / 4) * other.packPrice) / (other.packSize * other.densityGml)
+    expect(one.glueCost).toBeCloseTo(plain.glueCost * 0.75 + otherPrice, 9)
+    expect(one.workCost).toBe(plain.workCost)
+    expect(one.packs).toBe(2)
+    expect(one.unpriced).toEqual([])
+    const without = jointCost(brief, blended, family, pack, 60, [{ name: 'other', share: 0.25, known: null }])!
+    expect(without.glueCost).toBeCloseTo(plain.glueCost * 0.75, 9)
+    expect(without.unpriced).toEqual(['other'])
+  })
   it('takes the tables’ pack where none stands on the shelf', () => {
     const table = jointCost(brief, procedure, family, null, 0)!
     const grams = family.packSize * (family.packUnit === 'ml' ? family.densityGml : 1)

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../planning/random'
 import { bondedAreaOf, cutList, piecesOf, withSpares } from './pieces'
 import { nest, settings, type Nesting, type Wanted } from './nest'
-import { NECK_FACTOR, printedCoupon } from './printedCoupon'
+import { NECK_FACTOR, pairFor, printedCoupon } from './printedCoupon'
 import { couponHalf, stlOfPair, trianglesOf } from './stl'
 
 describe('what is to be cut', () => {
@@ -158,7 +158,8 @@ describe('the printed coupon', () => {
           6,
       0,
     )
-    const { neckMm, holeMm } = coupon
+    const { holeMm } = coupon
+    const [neckMm] = coupon.neckMm
     const solid =
       8 * 8 * 4 + neckMm * neckMm * (49 - 4) + (18 - neckMm) * neckMm * 18 - (Math.PI * holeMm ** 2 * neckMm) / 4
     expect(volume / solid).toBeCloseTo(1, 1.5)
@@ -166,9 +167,9 @@ describe('the printed coupon', () => {
   it('has the bonded area that is stated, to within 0.05 mm, on a stronger neck', () => {
     const face = triangles.flat().filter(([, , z]) => Math.abs(z) < 1e-6)
     const span = (k: 0 | 1) => Math.max(...face.map((p) => p[k])) - Math.min(...face.map((p) => p[k]))
-    expect(Math.abs(span(0) - coupon.bondMm)).toBeLessThan(0.05)
-    expect(Math.abs(span(1) - coupon.bondMm)).toBeLessThan(0.05)
-    expect(coupon.neckMm ** 2).toBeGreaterThanOrEqual(NECK_FACTOR * coupon.bondMm ** 2)
+    expect(Math.abs(span(0) - coupon.bondMm[0])).toBeLessThan(0.05)
+    expect(Math.abs(span(1) - coupon.bondMm[1])).toBeLessThan(0.05)
+    expect(coupon.neckMm[0] * coupon.neckMm[1]).toBeGreaterThanOrEqual(NECK_FACTOR * coupon.bondMm[0] ** 2)
   })
   it('comes as a binary STL of the pair', () => {
     const bytes = stlOfPair(coupon)
@@ -176,5 +177,22 @@ describe('the printed coupon', () => {
     expect(count).toBe(2 * triangles.length)
     expect(bytes.length).toBe(84 + 50 * count)
     expect(() => printedCoupon(0)).toThrow(/not-positive/)
+  })
+  it('has the face that was planned, a rectangle where the test has one, and says of which test', () => {
+    const { coupon, test } = pairFor([
+      { test: 'lap-shear', size: { widthMm: 25, overlapMm: 12 } },
+      { test: 'snap-rect', size: { widthMm: 20, thicknessMm: 3, spanMm: 80 } },
+      { test: 'tension', size: { areaMm2: 100 } },
+    ])
+    expect([coupon.bondMm, test]).toEqual([[20, 3], 'snap-rect'])
+    const face = trianglesOf(couponHalf(coupon))
+      .flat()
+      .filter(([, , z]) => Math.abs(z) < 1e-6)
+    const span = (k: 0 | 1) => Math.max(...face.map((p) => p[k])) - Math.min(...face.map((p) => p[k]))
+    expect([span(0), span(1)].map((mm) => Math.round(mm * 100) / 100)).toEqual([20, 3])
+    expect(pairFor([{ test: 'tension', size: { areaMm2: 400 } }]).coupon.bondMm).toEqual([20, 20])
+    expect(pairFor([{ test: 'tension', size: { widthMm: 30, overlapMm: 10 } }]).coupon.bondMm).toEqual([30, 10])
+    expect(pairFor([{ test: 'torsion-rect', size: { widthMm: 12, thicknessMm: 4 } }]).coupon.bondMm).toEqual([12, 4])
+    expect(pairFor([{ test: 'lap-shear', size: {} }])).toMatchObject({ coupon: { bondMm: [8, 8] }, test: null })
   })
 })

@@ -17,17 +17,15 @@ export function couponHalf({ bondMm, neckMm, armMm, holeMm }: PrintedCoupon): So
   const box = (size: [number, number, number], z: number) => primitives.cuboid({ size, center: [0, 0, z] })
   const pad = 4
   const length = armMm + HEAD_MM / 2
+  const [across, deep] = neckMm
   const body = booleans.union(
-    box([bondMm, bondMm, pad], pad / 2),
-    box([neckMm, neckMm, length - pad], pad + (length - pad) / 2),
-    box([Math.max(HEAD_MM, neckMm), neckMm, HEAD_MM], armMm),
+    box([bondMm[0], bondMm[1], pad], pad / 2),
+    box([across, deep, length - pad], pad + (length - pad) / 2),
+    box([Math.max(HEAD_MM, across), deep, HEAD_MM], armMm),
   )
   const hole = transforms.translate(
     [0, 0, armMm],
-    transforms.rotateX(
-      Math.PI / 2,
-      primitives.cylinder({ radius: holeMm / 2, height: neckMm * 3, segments: SEGMENTS }),
-    ),
+    transforms.rotateX(Math.PI / 2, primitives.cylinder({ radius: holeMm / 2, height: deep * 3, segments: SEGMENTS })),
   )
   return generalize({ snap: true, simplify: true, triangulate: true }, booleans.subtract(body, hole))
 }
@@ -58,7 +56,7 @@ export function trianglesOf(solid: Solid): Triangle[] {
 /** Binary STL of a pair, side by side. @returns 84 bytes of head and 50 a triangle */
 export function stlOfPair(coupon: PrintedCoupon): Uint8Array {
   const half = couponHalf(coupon)
-  const apart = Math.max(HEAD_MM, coupon.neckMm) + 6
+  const apart = Math.max(HEAD_MM, coupon.neckMm[0]) + 6
   const triangles = [...trianglesOf(half), ...trianglesOf(transforms.translateX(apart, half) as Solid)]
   const bytes = new Uint8Array(84 + 50 * triangles.length)
   const view = new DataView(bytes.buffer)

@@ -2,10 +2,9 @@ import { digitsOf, figureOf } from '../quantities/figure'
 import { bondedAreaOf, withSpares } from '../coupons/pieces'
 import { packGrams } from '../costs/cost'
 import { packOf } from '../costs/pack'
-import type { Family } from '../knowledge/families'
 import type { Arm, Procedure } from '../records/round'
-import type { Adhesive } from '../records/shelf'
 import { coverS } from '../screening/rules/cover'
+import { glueShare, type KnownGlue, type OtherPart } from './mix'
 import { handsOnMinutes } from './steps'
 
 /** Share of glue lost in mixing, nozzle and brush. */
@@ -18,13 +17,10 @@ const POT_SHARE = 0.7
 const CLOSE_S = 30
 export const PULL_MIN = 2
 
-export interface NeedOf {
+export interface NeedOf extends KnownGlue {
   procedure: Procedure
-  /** the family with the label's values over it */
-  family: Family
-  product: Adhesive | null
-  /** what is left of the pack in use, 0…1; null when none is on the shelf */
-  left: number | null
+  /** what else its blend is stirred from */
+  others?: readonly OtherPart[]
 }
 
 export interface GlueNeed {
@@ -40,10 +36,10 @@ export interface GlueNeed {
   leftG: number | null
   /** whole packs to buy */
   packs: number
-  /** value of the glue used */
-  cost: number
-  /** money for the packs to buy */
-  buy: number
+  /** value of the glue used; null where nothing is known of its pack */
+  cost: number | null
+  /** money for the packs to buy; null where nothing is known of its pack */
+  buy: number | null
   /** the sum with its numbers */
   sum: string[]
 }
@@ -55,33 +51,12 @@ export interface Needs {
   pieces: number
   cost: number
   buy: number
+  /** parts of blends that stand on no shelf, and so are in no sum */
+  unpriced: string[]
   handsOnMinutes: number
 }
 
 const g = (n: number) => `${figureOf(n)} g`
-
-/** Share of what is laid on that is the procedure's own glue: less when it is diluted, or the first part of a blend. */
-export function glueShare({ dilution, blend }: Pick<Procedure, 'dilution' | 'blend'>): number {
-  if (dilution) return dilution.glue / (dilution.glue + dilution.water)
-  if (!blend) return 1
-  return blend.parts[0]!.parts / blend.parts.reduce((sum, { parts }) => sum + parts, 0)
-}
-
-/** A batch as a recipe: grams of each part for the weight that is needed. */
-export function recipe(
-  procedure: Pick<Procedure, 'dilution' | 'blend' | 'name'>,
-  grams: number,
-): { name: string; grams: number }[] {
-  const { dilution, blend, name } = procedure
-  const parts = dilution
-    ? [
-        { name, parts: dilution.glue },
-        { name: 'water', parts: dilution.water },
-      ]
-    : (blend?.parts ?? [])
-  const total = parts.reduce((sum, one) => sum + one.parts, 0)
-  return parts.map((one) => ({ name: one.name, grams: (grams * one.parts) / total }))
-}
 
 /**
  * Glue, money and hands-on time of a round before anything is cut (methods.md 5 and 8): bonded area × faces × spread ×
@@ -89,73 +64,97 @@ export function recipe(
  * @throws CodedError naming the field
  */
 export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test' | 'size'>[], blocks: number): Needs {
-  const glues = new Map<string, GlueNeed & { price: number; packG: number; potS: number | null; cover: number }>()
+  const glues = new Map<string, Laid>()
   const each = withSpares(blocks)
+  const areas = arms.map(({ test, size }) => bondedAreaOf(test, size) / 100)
   let minutes = 0
-  for (const { procedure, family, product, left } of list) {
-    const key = product?.id ?? procedure.family
-    const pack = packOf(product, family)
-    const spread = procedure.spreadGm2 ?? family.spreadGm2
-    const packG = packGrams({ family: procedure.family, ...pack, spreadGm2: spread, densityGml: family.densityGml })
-    const faces = family.faces === 'both' ? 2 : 1
-    const old = glues.get(key) ?? {
-      key,
-      name: product?.name ?? family.name,
-      letters: [],
-      coupons: 0,
-      grams: 0,
-      mixes: 0,
-      leftG: left === null ? null : left * packG,
-      packs: 0,
-      cost: 0,
-      buy: 0,
-      sum: [],
-      price: pack.packPrice,
-      packG,
-      potS: family.mechanism === 'two-part' ? family.potLifeS : null,
-      cover: 0,
-    }
-    const areas = arms.map(({ test, size }) => bondedAreaOf(test, size) / 100)
-    const laid = areas.reduce(
-      (sum, area) => sum + (area / 1e4) * faces * spread * procedure.coats * (1 + WASTE) * each,
-      0,
-    )
-    // Of what is laid on, water and the other parts of a blend are not this glue.
-    const grams = laid * glueShare(procedure)
-    const share = grams === laid ? '' : ` × ${figureOf(glueShare(procedure))} of it glue`
-    const areaWords = areas.map((area) => `${digitsOf(Number(area.toPrecision(4)))} cm²`).join(' + ')
-    const sum =
-      `${procedure.letter}: (${areaWords}) × ${faces === 2 ? '2 faces × ' : ''}${spread} g/m² × ` +
-      `${procedure.coats === 1 ? '' : `${procedure.coats} coats × `}${each} pieces × ${1 + WASTE}${share} = ` +
-      `${g(grams)}`
-    const cover = Math.max(old.cover, ...areas.map((area) => coverS(area, family) + CLOSE_S))
-    glues.set(key, {
+  const lay = (glue: Glue, letter: string, grams: number, cover: number, sum: string) => {
+    const old = glues.get(glue.key) ?? { ...glue, letters: [], coupons: 0, grams: 0, cover: 0, sum: [] }
+    glues.set(glue.key, {
       ...old,
-      letters: [...old.letters, procedure.letter],
+      letters: [...old.letters, letter],
       coupons: old.coupons + each * arms.length,
       grams: old.grams + grams,
-      cover,
+      cover: Math.max(old.cover, cover),
       sum: [...old.sum, sum],
     })
+  }
+  for (const { procedure, others = [], ...known } of list) {
+    const { family } = known
+    const { letter, coats } = procedure
+    const spread = procedure.spreadGm2 ?? family.spreadGm2
+    const faces = family.faces === 'both' ? 2 : 1
+    const perCm2 = (faces * spread * coats * (1 + WASTE) * each) / 1e4
+    const laid = areas.reduce((sum, area) => sum + area * perCm2, 0)
+    const areaWords = areas.map((area) => `${digitsOf(Number(area.toPrecision(4)))} cm²`).join(' + ')
+    const sum =
+      `${letter}: (${areaWords}) × ${faces === 2 ? '2 faces × ' : ''}${spread} g/m² × ` +
+      `${coats === 1 ? '' : `${coats} coats × `}${each} pieces × ${1 + WASTE}`
+    const partOf = (share: number, what: string) =>
+      `${sum}${share === 1 ? '' : ` × ${figureOf(share)} of it ${what}`} = ${g(laid * share)}`
+    const cover = Math.max(...areas.map((area) => coverS(area, family) + CLOSE_S))
+    // Of what is laid on, water and the other parts of a blend are not this glue.
+    const own = glueShare(procedure)
+    lay(glueOf(known, spread), letter, laid * own, cover, partOf(own, 'glue'))
+    for (const { name, share, known: other } of others) {
+      const glue = other ? glueOf(other, spread) : unknownGlue(name)
+      lay(glue, letter, laid * share, 0, partOf(share, name))
+    }
     minutes += (handsOnMinutes(procedure.steps) * each + PULL_MIN * blocks) * arms.length
   }
-  const done = [...glues.values()].map(({ price, packG, potS, cover, ...need }): GlueNeed => {
-    const mixes = potS === null ? 0 : Math.ceil(need.coupons / Math.max(1, Math.floor((POT_SHARE * potS) / cover)))
-    const grams = Math.max(need.grams, mixes * LEAST_MIX_G)
-    const cost = (grams / packG) * price
-    const packs = Math.max(0, Math.ceil((grams - (need.leftG ?? 0)) / packG - 1e-9))
-    const least = grams > need.grams ? [`at least ${mixes} × ${LEAST_MIX_G} g a mix = ${g(grams)}`] : []
-    const sum = [...need.sum, ...least, `${g(grams)} ÷ ${g(packG)} a pack × ${price} = ${cost.toFixed(2)}`]
-    return { ...need, grams, mixes, cost, packs, buy: packs * price, sum }
-  })
-  const total = (pick: (need: GlueNeed) => number) => done.reduce((sum, need) => sum + pick(need), 0)
-  const coupons = list.length * arms.length * blocks
+  const done = [...glues.values()].map(counted)
+  const total = (pick: (need: GlueNeed) => number | null) => done.reduce((sum, need) => sum + (pick(need) ?? 0), 0)
   return {
     glues: done,
-    coupons,
+    coupons: list.length * arms.length * blocks,
     pieces: list.length * arms.length * each,
     cost: total(({ cost }) => cost),
     buy: total(({ buy }) => buy),
+    unpriced: done.filter(({ cost }) => cost === null).map(({ name }) => name),
     handsOnMinutes: minutes,
   }
+}
+
+/** A glue with its pack; packG null: nothing is known of it. */
+interface Glue {
+  key: string
+  name: string
+  price: number
+  packG: number | null
+  leftG: number | null
+  potS: number | null
+}
+type Laid = Glue & Pick<GlueNeed, 'letters' | 'coupons' | 'grams' | 'sum'> & { cover: number }
+
+function glueOf({ family, product, left }: KnownGlue, spreadGm2: number): Glue {
+  const pack = packOf(product, family)
+  const packG = packGrams({ family: family.id, ...pack, spreadGm2, densityGml: family.densityGml })
+  return {
+    key: product?.id ?? family.id,
+    name: product?.name ?? family.name,
+    price: pack.packPrice,
+    packG,
+    leftG: left === null ? null : left * packG,
+    potS: family.mechanism === 'two-part' ? family.potLifeS : null,
+  }
+}
+const unknownGlue = (name: string): Glue => ({
+  key: `part ${name.trim().toLowerCase()}`,
+  name,
+  price: 0,
+  packG: null,
+  leftG: null,
+  potS: null,
+})
+
+/** Mixes, packs and money of what is laid on. */
+function counted({ price, packG, potS, cover, ...need }: Laid): GlueNeed {
+  const mixes = potS === null ? 0 : Math.ceil(need.coupons / Math.max(1, Math.floor((POT_SHARE * potS) / cover)))
+  const grams = Math.max(need.grams, mixes * LEAST_MIX_G)
+  const least = grams > need.grams ? [`at least ${mixes} × ${LEAST_MIX_G} g a mix = ${g(grams)}`] : []
+  if (packG === null) return { ...need, grams, mixes, packs: 0, cost: null, buy: null, sum: [...need.sum, ...least] }
+  const cost = (grams / packG) * price
+  const packs = Math.max(0, Math.ceil((grams - (need.leftG ?? 0)) / packG - 1e-9))
+  const sum = [...need.sum, ...least, `${g(grams)} ÷ ${g(packG)} a pack × ${price} = ${cost.toFixed(2)}`]
+  return { ...need, grams, mixes, cost, packs, buy: packs * price, sum }
 }

@@ -9,7 +9,8 @@ import { armOf, armOfPlace, armWords } from './arms'
 import { differences, differenceWords, varied } from './difference'
 import { fairness, faultIds, type FairnessSetting, type PlanDraft } from './fairness'
 import { waitingArms } from './lookAgain'
-import { needsOf, recipe, type NeedOf } from './needs'
+import { recipe } from './mix'
+import { needsOf, type NeedOf } from './needs'
 import { usualSteps } from './steps'
 
 const arm = (id: string, patch: Partial<Arm> = {}): Arm => ({

@@ -7,7 +7,8 @@ import type { Arm, Exposure, Procedure, Round, Step } from '../records/round'
 import { couponsOf, roundCode } from './coupons'
 import { differences, differenceWords, varied } from './difference'
 import { limitLocked, limitOf, withLimit } from './limits'
-import { needsOf, PULL_MIN, recipe, type NeedOf } from './needs'
+import { otherParts, recipe } from './mix'
+import { needsOf, PULL_MIN, type NeedOf } from './needs'
 import { anotherArm, newArm, PROOF_FACTOR, sidesOf, usualExposure, usualSize } from './newArm'
 import { handsOnMinutes, HOLD_BY_HAND_S, usualSteps } from './steps'
 import { toolsFor } from './tools'
@@ -323,6 +324,36 @@ describe('what a round needs', () => {
     expect(sum({ coats: 2 })).toMatch(/× 2 coats × 5 pieces/)
     expect(sum({}, 'contact-solvent')).toMatch(/\(3 cm²\) × 2 faces × 200/)
     expect(sum({ dilution: { glue: 3, water: 1 } })).toMatch(/× 0\.75 of it glue = /)
+  })
+  it('charge each part of a blend as itself, and say which part has no price', () => {
+    const parts = [
+      { name: 'one', parts: 3 },
+      { name: 'Wood glue', parts: 2 },
+      { name: 'A stranger', parts: 1 },
+    ]
+    const one = procedure('A', 'pva-white', { blend: { parts, batch: '' } })
+    const known = (name: string) =>
+      name === 'Wood glue' ? { family: familyOf('pva-wood'), product: null, left: null } : null
+    const others = otherParts(one, known)
+    expect(others.map(({ share }) => share)).toEqual([2 / 6, 1 / 6])
+    const lap = [{ test: 'lap-shear' as const, size: { widthMm: 25, overlapMm: 12 } }]
+    const plain = needsOf([needOf(procedure('A', 'pva-white'))], lap, 4)
+    const needs = needsOf([needOf(one, { others })], lap, 4)
+    // In all as many grams as without the blend: 3 cm² × 150 g/m² × 5 pieces × 1.1 = 0.2475 g.
+    expect(plain.glues[0]!.grams).toBeCloseTo(0.2475, 6)
+    expect(needs.glues.map(({ name, grams }) => [name, Number((grams / 0.2475).toFixed(6))])).toEqual([
+      [familyOf('pva-white').name, 0.5],
+      [familyOf('pva-wood').name, 0.333333],
+      ['A stranger', 0.166667],
+    ])
+    expect(needs.glues[2]).toMatchObject({ cost: null, buy: null, packs: 0 })
+    expect(needs.unpriced).toEqual(['A stranger'])
+    const wood = familyOf('pva-wood')
+    expect(needs.glues[1]!.cost).toBeCloseTo(
+      (needs.glues[1]!.grams / (wood.packSize * wood.densityGml)) * wood.packPrice,
+      9,
+    )
+    expect(needs.cost).toBeCloseTo(needs.glues[0]!.cost! + needs.glues[1]!.cost!, 9)
   })
   it('mixes a recipe by weight', () => {
     const base = procedure('A', 'pva-white')

@@ -1,8 +1,7 @@
 import { computed, type ComputedRef } from 'vue'
-import { jointCost } from '../../../core/choice/jointCost'
+import { jointCost, type JointCost } from '../../../core/choice/jointCost'
 import { marginOf, type Margin } from '../../../core/choice/margin'
 import { metExposures } from '../../../core/choice/met'
-import type { CostResult } from '../../../core/costs/cost'
 import { modelReadings } from '../../../core/evidence/modelReadings'
 import { sayError } from '../../../core/messages'
 import { limitOf } from '../../../core/planning/limits'
@@ -12,6 +11,7 @@ import type { Coupon, Procedure } from '../../../core/records/round'
 import type { Analysis, AnalysisInput, ProcedureSummary } from '../../../core/statistics/analyse'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
+import { otherGlues } from '../../bench/otherGlues'
 import type { useBench } from '../../bench/store'
 import { benchWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
@@ -25,18 +25,19 @@ export interface Candidate {
   pulls: { coupon: Coupon; reading: Reading }[]
   wet: number
   margin: Margin | null
-  cost: CostResult | null
+  cost: JointCost | null
   cureS: number
 }
 
 /** Cost of one real joint with a procedure; null while its size is open. */
-export const costOf = (bench: Store, view: JointView, procedure: Procedure): CostResult | null =>
+export const costOf = (bench: Store, view: JointView, procedure: Procedure): JointCost | null =>
   jointCost(
     view.joint.brief,
     procedure,
     familyTimes(bench, procedure),
     bench.get('adhesive', procedure.adhesive),
     bench.bench?.ratePerHour ?? 0,
+    otherGlues(bench, procedure, null),
   )
 
 /** The limit of the shown arm; null where there is none. */

@@ -111,6 +111,7 @@ export function whyCost(candidate: Candidate, currency: string): Explanation {
     lines: [
       `${plural(sum.packs, 'pack')} to open for all joints, ${showMoney(sum.packsPrice, currency)}; with the ` +
         `rest of them thrown away a joint costs ${showMoney(sum.perJointWithRest, currency)}.`,
+      ...sum.unpriced.map((name) => `Without ${name}: the shelf knows no glue of that name, so it has no price.`),
     ],
     formula: [
       `glue ${figure(sum.glueG)} g, a tenth lost: ${showMoney(sum.glueCost, currency)}`,

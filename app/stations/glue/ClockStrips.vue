@@ -2,24 +2,28 @@
 import { computed } from 'vue'
 import { closedAt, curedFrom } from '../../../core/planning/gluing'
 import type { JointView } from '../../bench/jointView'
+import { evenly } from '../../look/drawInPart'
 import { clockTime, momentName } from '../../look/figures'
 
 // The glue-up as strips along one clock: begun, closed, curing, cured, with a line for now.
 const props = defineProps<{ view: JointView; now: number }>()
 const WIDTH = 860
 const LEFT = 150
+/** More strips than this lie on one another in a row. */
+const DRAWN = 120
 
 const rows = computed(() =>
   props.view.procedures.map((procedure) => ({
     procedure,
-    pieces: props.view.coupons
-      .filter((coupon) => coupon.procedure === procedure.id && coupon.stamps.length > 0)
-      .map((coupon) => ({
-        coupon,
-        begun: Math.min(...coupon.stamps.map(({ at }) => at)),
-        closed: closedAt(coupon, procedure),
-        cured: curedFrom(coupon, procedure),
-      })),
+    pieces: evenly(
+      props.view.coupons.filter((coupon) => coupon.procedure === procedure.id && coupon.stamps.length > 0),
+      DRAWN,
+    ).map((coupon) => ({
+      coupon,
+      begun: Math.min(...coupon.stamps.map(({ at }) => at)),
+      closed: closedAt(coupon, procedure),
+      cured: curedFrom(coupon, procedure),
+    })),
   })),
 )
 const pieces = computed(() => rows.value.flatMap((row) => row.pieces))

@@ -16,6 +16,8 @@ const bench = useBench()
 const now = useMinute()
 const looked = ref<string | null>(null)
 const lookAt = computed(() => props.curing.find(({ coupon }) => coupon.id === looked.value) ?? props.curing[0] ?? null)
+/** The pieces to choose from; of very many the latest closed. */
+const MOST = 200
 const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value.coupon.id) : []))
 </script>
 
@@ -31,7 +33,9 @@ const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value
     <label v-if="curing.length > 1" class="field pick">
       <span class="visually-hidden">Another coupon</span>
       <select class="plain" :value="lookAt.coupon.id" @change="looked = ($event.target as HTMLSelectElement).value">
-        <option v-for="{ coupon } in curing" :key="coupon.id" :value="coupon.id">{{ coupon.label }}</option>
+        <option v-for="{ coupon } in curing.slice(0, MOST)" :key="coupon.id" :value="coupon.id">
+          {{ coupon.label }}
+        </option>
       </select>
     </label>
     <div class="taps">

@@ -27,11 +27,20 @@ const keys = computed(() => Object.keys(kind.value.sizes) as SizeKey[])
 const sizeWord = (key: SizeKey) => capital(sizeNames[key].word)
 const unit = (key: SizeKey) => sizeNames[key].unit
 const problem = ref('')
+/** The largest test piece that a bench takes: beyond it lies a slip of the keyboard. */
+const MOST: Record<string, number> = { mm: 1000, 'mm²': 1_000_000 }
 
 function setSize(key: SizeKey, text: string, before: unknown) {
   problem.value = ''
   try {
     const value = parseQuantity(text, key === 'areaMm2' ? 'area' : 'length', unit(key), sizeWord(key)).inside
+    if (value > MOST[unit(key)]!)
+      throw new CodedError('out-of-range', key, {
+        field: sizeWord(key),
+        low: 0.001,
+        high: `${MOST[unit(key)]} ${unit(key)}`,
+        got: `${digitsOf(value)} ${unit(key)}`,
+      })
     if (value < 0.001) throw new CodedError('not-positive', key, { field: sizeWord(key), got: value })
     const opened = { [key]: typeof before === 'number' ? before : null }
     emit('resize', { [key]: value }, `${sizeNames[key].word} ${digitsOf(value)} ${unit(key)}`, opened)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { sayError } from '../../../core/messages'
-import { recipe } from '../../../core/planning/needs'
+import { recipe } from '../../../core/planning/mix'
 import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
 import type { Procedure } from '../../../core/records/round'
 import { CodedError } from '../../../core/errors'

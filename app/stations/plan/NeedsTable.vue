@@ -12,7 +12,13 @@ const props = defineProps<{ needs: Needs; tools: string[] }>()
 const bench = useBench()
 const money = (value: number) => showMoney(value, bench.bench?.currency)
 const hours = computed(() => props.needs.handsOnMinutes / 60)
-const short = (need: GlueNeed) => need.packs > 0
+const short = (need: GlueNeed) => need.packs > 0 || need.cost === null
+const toDo = ({ packs, buy, cost, name }: GlueNeed) =>
+  cost === null
+    ? `put “${name}” on the Shelf, or name it as it stands there`
+    : packs > 0
+      ? `buy ${plural(packs, 'pack')}, ${money(buy ?? 0)}`
+      : 'enough'
 const why = (need: GlueNeed): Explanation => ({
   about: `glue needed, ${need.name}`,
   lines: [
@@ -31,7 +37,8 @@ const why = (need: GlueNeed): Explanation => ({
     <h2 id="needs">What is needed</h2>
     <p>
       <b class="num">{{ needs.pieces }}</b> pairs of pieces with spares, <b class="num">{{ money(needs.cost) }}</b> of
-      glue, about <b class="num">{{ figure(hours) }} h</b> of hands<template v-if="needs.buy > 0"
+      glue<template v-if="needs.unpriced.length"> (without {{ needs.unpriced.join(', ') }}, on no shelf)</template>,
+      about <b class="num">{{ figure(hours) }} h</b> of hands<template v-if="needs.buy > 0"
         >; to buy <b class="num">{{ money(needs.buy) }}</b></template
       >.
     </p>
@@ -55,10 +62,9 @@ const why = (need: GlueNeed): Explanation => ({
               <AskWhy :why="() => why(need)">{{ figure(need.grams) }} g</AskWhy>
             </td>
             <td class="r num">{{ need.leftG === null ? 'none' : `${figure(need.leftG)} g` }}</td>
-            <td class="r num">{{ money(need.cost) }}</td>
+            <td class="r num">{{ need.cost === null ? 'no price' : money(need.cost) }}</td>
             <td :class="{ careful: short(need) }">
-              {{ short(need) ? `buy ${plural(need.packs, 'pack')}, ${money(need.buy)}` : 'enough'
-              }}<template v-if="need.mixes">; {{ plural(need.mixes, 'mix', 'mixes') }}</template>
+              {{ toDo(need) }}<template v-if="need.mixes">; {{ plural(need.mixes, 'mix', 'mixes') }}</template>
             </td>
           </tr>
         </tbody>

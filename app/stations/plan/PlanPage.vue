@@ -9,6 +9,7 @@ import { packInUse } from '../../../core/situation/packs'
 import { stampNow } from '../../bench/clock'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
+import { otherGlues } from '../../bench/otherGlues'
 import { useBench } from '../../bench/store'
 import { benchWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
@@ -62,6 +63,7 @@ const list = computed(() =>
       family: familyTimes(bench, procedure),
       product: bench.get('adhesive', procedure.adhesive),
       left: pack?.left ?? null,
+      others: otherGlues(bench, procedure, today),
     }
   }),
 )

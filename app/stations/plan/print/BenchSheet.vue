@@ -5,7 +5,9 @@ import { testKinds } from '../../../../core/knowledge/testKinds'
 import type { Coupon } from '../../../../core/records/round'
 import type { JointView } from '../../../bench/jointView'
 import { useBench } from '../../../bench/store'
+import { useDrawnInPart } from '../../../look/drawInPart'
 import { lasting } from '../../../look/figures'
+import MorePages from './MorePages.vue'
 
 /** For those who write by hand: every coupon with empty fields, in the order of gluing. */
 const props = defineProps<{ view: JointView }>()
@@ -17,6 +19,9 @@ const pages = computed(() =>
     inOrder.value.slice(i * ROWS, (i + 1) * ROWS),
   ),
 )
+/** More pages than this are drawn when they are asked for. */
+const DRAWN = 20
+const { shown, rest, whole } = useDrawnInPart(() => pages.value, DRAWN)
 const procedureOf = (coupon: Coupon) => props.view.procedures.find(({ id }) => id === coupon.procedure)
 const arm = (coupon: Coupon) => armOf(props.view.round!, coupon)
 const closing = (coupon: Coupon) => {
@@ -27,7 +32,8 @@ const closing = (coupon: Coupon) => {
 
 <template>
   <div class="sheets">
-    <article v-for="(page, i) in pages" :key="i" class="paper-page sheet">
+    <MorePages :rest="rest" :pages="pages.length" @whole="whole = true" />
+    <article v-for="(page, i) in shown" :key="i" class="paper-page sheet">
       <header>
         <b>{{ view.joint.code }} {{ view.joint.name }}</b>
         <span>{{ bench.all('build')[0]?.name }}</span>

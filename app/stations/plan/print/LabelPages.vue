@@ -7,6 +7,8 @@ import { labelPages, labelPlaces, labelSheets } from '../../../../core/formats/t
 import { armOf, armWords } from '../../../../core/planning/arms'
 import type { Coupon } from '../../../../core/records/round'
 import type { JointView } from '../../../bench/jointView'
+import { useDrawnInPart } from '../../../look/drawInPart'
+import MorePages from './MorePages.vue'
 
 /** A strip for each coupon with its code, also as QR, on plain sheets of any common label size. */
 const props = defineProps<{ view: JointView }>()
@@ -38,8 +40,12 @@ function qrPath(text: string): { d: string; size: number } {
   for (let y = 0; y < size; y++) for (let x = 0; x < size; x++) if (modules.get(y, x)) d += `M${x} ${y}h1v1h-1z`
   return { d, size }
 }
-/** Each code is worked out once, whatever sheet it is laid on. */
-const codes = computed(() => new Map(inOrder.value.map(({ label }) => [label, qrPath(label)])))
+/** More pages than this are drawn when they are asked for. */
+const DRAWN = 12
+const { shown, rest, whole } = useDrawnInPart(() => pages.value, DRAWN)
+/** Each code that is drawn is worked out once, whatever sheet it is laid on. */
+const known = new Map<string, ReturnType<typeof qrPath>>()
+const codeOf = (label: string) => known.get(label) ?? known.set(label, qrPath(label)).get(label)!
 const tall = computed(() => sheet.value.heightMm)
 </script>
 
@@ -57,8 +63,9 @@ const tall = computed(() => sheet.value.heightMm)
       /></label>
       <p v-if="skip.problem" class="problem" role="alert">{{ skip.problem }}</p>
     </div>
+    <MorePages :rest="rest" :pages="pages.length" @whole="whole = true" />
     <svg
-      v-for="(page, i) in pages"
+      v-for="(page, i) in shown"
       :key="i"
       class="paper-page"
       width="210mm"
@@ -75,9 +82,9 @@ const tall = computed(() => sheet.value.heightMm)
             :y="1.5"
             :width="tall - 3 > 18 ? 18 : tall - 3"
             :height="tall - 3 > 18 ? 18 : tall - 3"
-            :viewBox="`0 0 ${codes.get(label.label)!.size} ${codes.get(label.label)!.size}`"
+            :viewBox="`0 0 ${codeOf(label.label).size} ${codeOf(label.label).size}`"
           >
-            <path :d="codes.get(label.label)!.d" />
+            <path :d="codeOf(label.label).d" />
           </svg>
           <text class="code" :x="Math.min(tall - 3, 18) + 4" y="8" :data-label="label.label">{{ label.label }}</text>
           <text class="name" :x="Math.min(tall - 3, 18) + 4" y="12.4">{{ nameOf(label).slice(0, 30) }}</text>
