@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { sayError } from '../../../core/messages'
 import { armOf } from '../../../core/planning/arms'
 import { testKinds } from '../../../core/knowledge/testKinds'
@@ -41,6 +41,10 @@ const troubled = ({ read, second }: Line) =>
   second || (read.fault !== null && read.datum.kind === 'leftOut' && read.datum.why === 'unusable')
 const troubleOf = ({ read, second }: Line): string =>
   second ? 'A second reading of the same coupon' : read.fault ? sayError(read.fault).replace(/\.$/, '') : ''
+/** The latest pulls, and all that something is to be done about; the rest when it is asked for. */
+const LATEST = 60
+const whole = ref(false)
+const shown = computed(() => lines.value.filter((line, i) => whole.value || i < LATEST || troubled(line)))
 const putAside = (line: Line) => setAside(bench, line.label, line.reading, troubleOf(line))
 </script>
 
@@ -48,7 +52,7 @@ const putAside = (line: Line) => setAside(bench, line.label, line.reading, troub
   <section aria-labelledby="so-far">
     <h2 id="so-far">So far</h2>
     <ul class="far">
-      <li v-for="line in lines" :key="line.reading.id" :class="{ aside: line.reading.setAside }">
+      <li v-for="line in shown" :key="line.reading.id" :class="{ aside: line.reading.setAside }">
         <TapeLabel>{{ line.label }}</TapeLabel>
         <AskWhy :why="() => whyReading(line.label, line.reading, line.read, line.test)"
           ><span class="num">{{ valueWords(line.read.datum) }}</span>
@@ -69,6 +73,7 @@ const putAside = (line: Line) => setAside(bench, line.label, line.reading, troub
         </span>
       </li>
     </ul>
+    <v-btn v-if="shown.length < lines.length" class="quiet" @click="whole = true"> Show all {{ lines.length }} </v-btn>
   </section>
 </template>
 
