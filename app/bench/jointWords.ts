@@ -14,15 +14,18 @@ export function stateWords(view: JointView, now: number): string {
   if (p.coupons > 0)
     return curing.next ? `curing, ${lasting((curing.next - now) / 1000)} to go` : `${p.coupons} ready to pull`
   if (p.procedures > 0) return `${plural(p.procedures, 'glue')} picked`
-  return p.openWords > 0 ? `asked, ${plural(p.openWords, 'open word')}` : 'asked'
+  return p.openWords > 0 ? `asked, ${neededWords(p.openWords)}` : 'asked'
 }
+
+/** Words without which nothing can be advised; Ask counts those beside, that would only change the list. */
+const neededWords = (count: number) => plural(count, 'word still needed', 'words still needed')
 
 /** What to do next, with the station where it is done. */
 export function nextStep(view: JointView, now: number): { text: string; station: Station } {
   const { progress: p } = view
   switch (p.at) {
     case 'ask':
-      return { text: `say ${plural(p.openWords, 'open word')}`, station: 'ask' }
+      return { text: `say ${plural(p.openWords, 'word still needed', 'words still needed')}`, station: 'ask' }
     case 'shortlist':
       return { text: 'pick glues to test', station: 'shortlist' }
     case 'plan':
@@ -50,7 +53,7 @@ export function routeWords(view: JointView): Record<Station, { done: boolean; wo
   const { progress: p } = view
   const some = p.coupons > 0
   return {
-    ask: { done: p.openWords === 0, words: p.openWords ? plural(p.openWords, 'open word') : '' },
+    ask: { done: p.openWords === 0, words: p.openWords ? neededWords(p.openWords) : '' },
     shortlist: { done: p.procedures >= 2, words: p.procedures ? plural(p.procedures, 'glue') : '' },
     plan: { done: some, words: some ? plural(p.coupons, 'coupon') : '' },
     glue: {

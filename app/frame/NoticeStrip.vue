@@ -35,11 +35,23 @@ watch(
 <style scoped>
 .notice-place {
   position: fixed;
-  /* over the head's name, where nothing else has to be pressed; undo stays in reach at its right */
-  left: 8px;
-  top: 4px;
+  /* at the lower left edge: over neither the head nor what is being read */
+  left: 16px;
+  bottom: 16px;
   z-index: 3000;
-  max-width: min(470px, calc(100vw - 16px));
+  max-width: min(470px, calc(100vw - 32px));
+}
+@media (max-width: 700px) {
+  /* above the stations, and above the next word where one is asked */
+  .notice-place {
+    left: 12px;
+    right: 12px;
+    bottom: 76px;
+    max-width: none;
+  }
+  :global(body:has(.next) .notice-place) {
+    bottom: 140px;
+  }
 }
 .notice {
   display: flex;

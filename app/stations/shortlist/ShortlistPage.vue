@@ -66,7 +66,7 @@ function toggle(key: string) {
           <router-link :to="{ name: 'shelf', hash: '#house-rules' }">rules of the house</router-link></template
         >. A rule is a reason to test, not a verdict for ever.
         <router-link v-if="open" :to="{ name: 'ask', params: { joint: view.joint.id } }"
-          >{{ plural(open, 'open word') }} may still move them.</router-link
+          >{{ plural(open, 'word is', 'words are') }} still needed.</router-link
         >
       </p>
     </header>
