@@ -5,7 +5,7 @@ import type { OpenWord } from '../../../core/screening/openWords'
 import AskWhy from '../../look/AskWhy.vue'
 import { plural } from '../../look/figures'
 import type { Explanation } from '../../look/why'
-import { openQuestions } from './openQuestions'
+import { openQuestions } from './words'
 
 /** Open words that would change the shortlist, the most useful first, each with a way to find out. */
 const props = defineProps<{ words: readonly OpenWord[] }>()

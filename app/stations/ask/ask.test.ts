@@ -6,8 +6,7 @@ import { screen } from '../../../core/screening/screen'
 import { situationOf } from '../../../core/situation/situation'
 import { whateverTheGlue } from '../../../core/screening/whatever'
 import { movedBy } from './editBrief'
-import { openQuestions } from './openQuestions'
-import { sideWords, traitsOf, words, type BriefWordKey } from './words'
+import { openQuestions, sideWords, traitsOf, words, type BriefWordKey } from './words'
 
 const all = (patch = {}) =>
   families.map((family) =>

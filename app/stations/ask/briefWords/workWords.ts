@@ -1,0 +1,153 @@
+import { stakeWords, stakes } from '../../../../core/knowledge/vocabulary'
+import type { Brief } from '../../../../core/records/joint'
+import { lasting } from '../../../look/figures'
+import { c, type WordDef } from './wordDef'
+
+/** Words of how it is glued. */
+export const workWords = {
+  air: {
+    kind: 'one',
+    label: 'Where it is glued',
+    ask: 'where?',
+    what: 'place',
+    choices: [
+      c('closed', 'indoors, no window open'),
+      c('window', 'indoors, window open'),
+      c('extraction', 'with extraction'),
+      c('outdoors', 'outdoors'),
+    ],
+    open: { word: 'Air', find: 'Where will you glue: can a window stand open?' },
+  },
+  roomM3: {
+    kind: 'number',
+    label: 'Size of the room',
+    ask: 'how large a room?',
+    what: 'room',
+    dimension: null,
+    unit: 'm³',
+    least: 1,
+    most: 100_000,
+    hint: 'Length × width × height in metres.',
+    show: (v) => `a room of ${v} m³`,
+    presets: [
+      c('12', '12 m³', 'a bathroom'),
+      c('35', '35 m³', 'a small workroom'),
+      c('60', '60 m³', 'a garage'),
+      c('200', '200 m³', 'a hall'),
+    ],
+  },
+  heatNear: {
+    kind: 'yes',
+    label: 'Flame or hot tool in the room',
+    ask: 'flame or hot tool near?',
+    what: 'heat near',
+    yes: 'a flame or hot tool in the room',
+    no: 'no flame or hot tool near',
+    hint: 'Heat gun, hot wire, hot knife, gas ring, stove, sparks.',
+    open: { word: 'Flame or hot tool', find: 'Is a heat gun, hot wire or stove on in the same room?' },
+  },
+  users: {
+    kind: 'many',
+    label: 'Who is there',
+    ask: 'who there?',
+    what: 'people',
+    none: 'nobody to take special care of',
+    choices: [
+      c('child', 'children'),
+      c('sensitised', 'someone who reacts to glue', 'asthma, a rash or a wheeze from glue, resin or nail products'),
+    ],
+    open: { word: 'Who glues', find: 'Does a child help? Has anyone had a rash or wheeze from glue?' },
+  },
+  stakes: {
+    kind: 'many',
+    label: 'What hangs on it',
+    ask: 'is anyone’s safety on it?',
+    what: 'what hangs on it',
+    none: 'holds nobody’s safety',
+    choices: stakes.map((value) => ({ value, ...stakeWords[value] })),
+  },
+  reach: {
+    kind: 'one',
+    label: 'Faces that can be coated',
+    ask: 'reach both faces?',
+    what: 'reach',
+    choices: [c('both', 'coat both faces'), c('one', 'coat only one face')],
+    open: { word: 'Both faces', find: 'Can you coat both before closing?' },
+  },
+  canClamp: {
+    kind: 'yes',
+    label: 'Clamping',
+    ask: 'clamp it?',
+    what: 'clamping',
+    yes: 'clamp or weigh it down',
+    no: 'not clamp it',
+    open: { word: 'Clamping', find: 'Can a clamp, tape or a weight get at it?' },
+  },
+  inShell: {
+    kind: 'yes',
+    label: 'Inside a shell',
+    ask: 'inside a shell?',
+    what: 'shell',
+    yes: 'inside a closed shell',
+    no: 'in the open',
+    open: { word: 'A shell', find: 'Is it glued inside a closed body or a deep cavity?' },
+  },
+  repositionS: {
+    kind: 'number',
+    label: 'Time to line it up',
+    ask: 'time to line it up?',
+    what: 'time to line up',
+    dimension: 'time',
+    unit: 's',
+    least: 0,
+    show: (v) =>
+      v === 0
+        ? 'no time to line it up'
+        : v < 120
+          ? `${v} s to line it up`
+          : `${+(v / 60).toPrecision(3)} min to line it up`,
+    presets: [c('0', 'none: it is closed once'), c('20', '20 s'), c('60', 'a minute'), c('300', '5 min')],
+    open: { word: 'Lining up', find: 'Close a dry part: how long until it sits right?' },
+  },
+  perEvening: {
+    kind: 'number',
+    label: 'Joints in an evening',
+    ask: 'how many an evening?',
+    what: 'pace',
+    dimension: null,
+    unit: '',
+    least: 1,
+    most: 1000,
+    whole: true,
+    show: (n) => `${n} in an evening`,
+  },
+  handledBy: { kind: 'day', label: 'Can be handled by', ask: 'which day?', what: 'handling by' },
+  inServiceBy: { kind: 'day', label: 'In service by', ask: 'when?', what: 'in service by' },
+  readyH: {
+    kind: 'number',
+    label: 'Time from gluing to full load',
+    ask: 'how soon after gluing?',
+    what: 'time to cure',
+    dimension: 'time',
+    unit: 'h',
+    least: 0.01,
+    scale: 3600,
+    show: (s) => `carries its load ${lasting(s)} after gluing`,
+    presets: [
+      c('3600', 'an hour', 'the same session'),
+      c('43200', 'overnight'),
+      c('172800', 'two days'),
+      c('604800', 'a week'),
+    ],
+    open: { word: 'How soon', find: 'How long after gluing must it carry its load?' },
+  },
+  maxCost: {
+    kind: 'number',
+    label: 'Money for one joint',
+    ask: 'what money?',
+    what: 'money',
+    dimension: null,
+    unit: '',
+    least: 0,
+  },
+} satisfies Partial<Record<keyof Brief, WordDef>>
