@@ -36,7 +36,9 @@ describe('the bench file', () => {
   it('refuses a newer version and leaves it untouched', () => {
     const error = failure(edited((file) => (file.version = BENCH_FILE_VERSION + 1)))
     expect(error.code).toBe('newer-version')
-    expect(sayError(error)).toContain(`has version ${BENCH_FILE_VERSION + 1}; this app knows up to ${BENCH_FILE_VERSION}`)
+    expect(sayError(error)).toContain(
+      `has version ${BENCH_FILE_VERSION + 1}; this app knows up to ${BENCH_FILE_VERSION}`,
+    )
   })
 
   it.each([
