@@ -16,8 +16,10 @@ const numeric = new Set([
   ...['expands', 'spreadGm2', 'densityGml', 'packSize', 'packPrice', 'potLifeS', 'shelfUnopenedMonths'],
   ...['shelfOpenedDays', 'volatileShare', 'tapeWidthMm', 'porosity', 'surfaceEnergyMNm', 'softensC', 'tensileMPa'],
   ...['tearNPerMm', 'seamSlipNPerMm', 'modulusMPa', 'typicalThicknessMm', 'atC'],
+  ...['grip', 'toolC', 'surfaceRiseC', 't1S', 'share1', 't2S', 'share2', 't3S', 'share3', 'waterGm2', 'solventGm2'],
+  ...['filmModulusMPa', 'elongationPct', 'layFlat', 'block', 'caution', 'fit'],
 ])
-const yesNo = new Set(['vapourBarrier', 'transparent', 'yellows', 'sandable', 'paintable', 'carvable'])
+const yesNo = new Set(['told', 'vapourBarrier', 'transparent', 'yellows', 'sandable', 'paintable', 'carvable'])
 /** Texts that nothing shows: they stay in the tables. */
 const unshipped = new Set(['cleanup', 'debond', 'mixRatio', 'notes'])
 
@@ -88,6 +90,10 @@ const grouped = (rows) => {
   return `{\n${entries.map(degrees).join(',\n')}\n}\n`
 }
 
+/** A table whose notes stay behind: what practice says of families, faces and doses. */
+const practice = (name) =>
+  columns(read(name).map((row) => typed(Object.fromEntries(Object.entries(row).filter(([key]) => key !== 'note')))))
+
 /** Every generated file, by its name. */
 export const generated = () => ({
   'families.json': columns(read('families.csv').map(typed)),
@@ -97,6 +103,14 @@ export const generated = () => ({
     read('families.csv').map(({ id }) => id),
   ),
   'undo.json': grouped(read('undo.csv')),
+  // What makers reach for is said with its reason.
+  'everyday.json': columns(read('everyday.csv').map(typed)),
+  ...Object.fromEntries(
+    ['grip', 'gaps', 'heat-dose', 'strength-time', 'stiffness', 'wet-load', 'weights'].map((name) => [
+      `${name}.json`,
+      practice(`${name}.csv`),
+    ]),
+  ),
 })
 
 /** Names of the shipped files that are not what the tables say. */

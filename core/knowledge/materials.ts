@@ -19,6 +19,7 @@ export type MaterialGroup = (typeof materialGroups)[number]
 /** What a material is or does that its numbers do not say; a rule asks the row, never a list of ids. */
 export const materialTraits = {
   'acid-fume': 'gives off acid or worse when overheated',
+  board: 'stiff board, which a drop wicks into without running through',
   coated: 'a thin coat or skin that solvent lifts',
   cockles: 'dries wavy when wet over a broad face',
   'cockles-thin': 'the same, where it is thinner than a millimetre',
@@ -39,6 +40,7 @@ export const materialTraits = {
   'minds-activator': 'the solvent of an activator eats, crazes or frosts it',
   'minds-hydrocarbon': 'light petrol dissolves or swells it',
   olefin: 'polyolefin: glue beads up unless it is primed or welded',
+  opens: 'a tape that is peeled at every opening',
   'open-nap': 'a nap that shows every mark',
   plasticised: 'holds a softener that moves into glue',
   'print-runs': 'carries print that runs when wet',

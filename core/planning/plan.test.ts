@@ -83,7 +83,7 @@ describe('amounts and costs', () => {
   it('show their sum, and move with a price or a spread', () => {
     expect(needs.glues[0]!.sum[0]).toBe('A: (3 cm² + 25 cm²) × 2 faces × 140 g/m² × 5 pieces × 1.1 = 4.31 g')
     const dearer = needsOf([{ ...list[1]!, product: { ...list[1]!.product!, packPrice: 24.8 } }], arms, 4)
-    expect(dearer.cost).toBeCloseTo(2 * needs.glues[1]!.cost, 9)
+    expect(dearer.cost).toBeCloseTo(2 * needs.glues[1]!.cost!, 9)
     const thicker = needsOf([{ ...list[0]!, procedure: { ...list[0]!.procedure, spreadGm2: 280 } }], arms, 4)
     expect(thicker.glues[0]!.grams).toBeCloseTo(2 * needs.glues[0]!.grams, 9)
   })

@@ -3,6 +3,7 @@ import { familyOf } from '../knowledge/families'
 import { faceStates, materialClassOf } from '../knowledge/materials'
 import { faceTraits, geometries, helpers, loadModes, stakes } from '../knowledge/vocabulary'
 import { openBrief } from '../records/joint'
+import type { Weighed } from './forecast'
 import { screen, type Screening } from './screen'
 import { situationOf, type Situation } from '../situation/situation'
 
@@ -117,7 +118,7 @@ export function situationOfQuestion(question: Question): Situation {
     curveMm: n.curveMm ?? null,
     tempMaxC: n.heatC ?? null,
     tempMinC: n.coldC ?? null,
-    water: n.soak ? 'soak' : n.wash ? 'wash' : n.wet ? 'splash' : null,
+    water: n.soak ? 'soak' : n.wash || n.wet ? 'wash' : null,
     sun: said(n.sun, true),
     flex: n.flex ?? null,
     look: n.clear ? 'clear' : n.white ? 'white' : n.neat ? 'neat' : null,
@@ -152,16 +153,23 @@ function edgeFrom(areaCm2: number | null, { geometry, faces }: Situation): numbe
 
 export interface QuestionAnswer {
   verdict: Screening['verdict']
-  reasons: { rule: string; verdict: string; grade: string; text: string; settleBy: string; basis: string }[]
+  /** decibans of the odds to serve, and the chance that they make */
+  db: number
+  chance: number
+  reasons: Pick<Weighed, 'rule' | 'verdict' | 'mode' | 'db' | 'grade' | 'text' | 'settleBy' | 'basis'>[]
 }
 
 export function answerQuestion(question: Question): QuestionAnswer {
-  const { verdict, reasons } = screen(situationOfQuestion(question))
+  const { verdict, db, chance, reasons } = screen(situationOfQuestion(question))
   return {
     verdict,
-    reasons: reasons.map(({ rule, verdict: own, grade, text, settleBy, basis }) => ({
+    db,
+    chance,
+    reasons: reasons.map(({ rule, verdict: own, mode, db: pushed, grade, text, settleBy, basis }) => ({
       rule,
       verdict: own,
+      mode,
+      db: pushed,
       grade,
       text,
       settleBy,

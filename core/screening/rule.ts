@@ -9,6 +9,10 @@ export interface Finding {
   verdict: RuleVerdict
   /** the reason in the maker's words, with the numbers of this brief in it */
   text: string
+  /** how far it moves the odds, decibans, where the rule knows better than the table of weights */
+  db?: number
+  /** rests on a value that nobody said: it counts, but blocks nothing */
+  assumed?: boolean
   /** where the finding rests on something else than the rule of the trade: the label of the product */
   grade?: AdviceGrade
 }
@@ -31,6 +35,12 @@ export const caution = (text: string): Finding => ({ verdict: 'caution', text })
 export const fit = (text: string): Finding => ({ verdict: 'fit', text })
 /** Ordinary handling, or a thing to know: never changes the verdict. */
 export const note = (text: string): Finding => ({ verdict: 'note', text })
+
+/** A finding with its own push in decibans; none: a thing to know. */
+export function push(db: number, text: string, assumed = false): Finding {
+  const verdict = db <= -20 ? 'block' : db < 0 ? 'caution' : db > 0 ? 'fit' : 'note'
+  return { verdict, text, db, ...(assumed && { assumed }) }
+}
 
 const weight: Record<RuleVerdict, number> = { block: 3, caution: 2, note: 1, fit: 0 }
 /**

@@ -1,7 +1,10 @@
 import type { Family } from '../knowledge/families'
-import type { Rule, RuleVerdict } from './rule'
+import { forecast, type Forecast } from './forecast'
+import type { Reason } from './reason'
+import type { Rule } from './rule'
 import { attackRules } from './rules/attack'
 import { curingRules } from './rules/curing'
+import { practiceRules } from './rules/practice'
 import { peopleRules } from './rules/people'
 import { finishRules } from './rules/finish'
 import { formRules } from './rules/form'
@@ -9,7 +12,6 @@ import { helpRules } from './rules/help'
 import { serviceRules } from './rules/service'
 import { shapeRules } from './rules/shape'
 import { surfaceRules } from './rules/surface'
-import type { AdviceGrade } from '../records/shelf'
 import type { Situation } from '../situation/situation'
 
 export const rules: readonly Rule[] = [
@@ -22,35 +24,16 @@ export const rules: readonly Rule[] = [
   ...serviceRules,
   ...finishRules,
   ...helpRules,
+  ...practiceRules,
 ]
 
-export type Verdict = 'block' | 'caution' | 'fit'
+export type { Reason, Verdict } from './reason'
 
-export interface Reason {
-  rule: string
-  verdict: RuleVerdict
-  text: string
-  settleBy: string
-  basis: string
-  harm: boolean
-  /** a plain pull of one's own answers it */
-  byPull: boolean
-  grade: AdviceGrade
-  /** a rule of the house */
-  house?: boolean
-  /** outranked by own evidence */
-  lifted?: boolean
-}
-
-export interface Screening {
+export interface Screening extends Forecast {
   family: Family
-  verdict: Verdict
-  reasons: Reason[]
 }
 
-const weight: Record<RuleVerdict, number> = { block: 0, caution: 1, fit: 2, note: 3 }
-
-/** Judges one family for one situation by every rule; block wins over caution, caution over fit. */
+/** Judges one family for one situation by every rule: the chance to serve, and the verdict that it makes. */
 export function screen(situation: Situation): Screening {
   const reasons = rules.flatMap((rule): Reason[] => {
     const finding = rule.judge(situation)
@@ -61,9 +44,5 @@ export function screen(situation: Situation): Screening {
   return weighed(situation.family, reasons)
 }
 
-/** The verdict that reasons make together: block wins over caution, caution over fit; the gravest reason first. */
-export function weighed(family: Family, reasons: readonly Reason[]): Screening {
-  const sorted = [...reasons].sort((x, y) => weight[x.verdict] - weight[y.verdict])
-  const gravest = sorted[0]?.verdict
-  return { family, verdict: gravest === 'block' || gravest === 'caution' ? gravest : 'fit', reasons: sorted }
-}
+/** The forecast that reasons make together. */
+export const weighed = (family: Family, reasons: readonly Reason[]): Screening => ({ family, ...forecast(reasons) })

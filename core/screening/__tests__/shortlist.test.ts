@@ -229,7 +229,7 @@ describe('own evidence', () => {
     of(setting('metal', 'wood', { ...sanded, loads: ['shear'], ...brief }, { evidence: [evidence(patch)] }), 'pva-wood')
       .screening
   it('outranks a rule that a plain pull answers', () => {
-    expect(of(setting('metal', 'wood', { ...sanded, loads: ['shear'] }), 'pva-wood').screening.verdict).toBe('caution')
+    expect(of(setting('metal', 'wood', { ...sanded, loads: ['shear'] }), 'pva-wood').screening.verdict).toBe('block')
     const { verdict, reasons } = wood({})
     expect(verdict).toBe('fit')
     expect(reasons.find(({ rule: id }) => id === 'own-evidence')).toMatchObject({ grade: 'own test', verdict: 'fit' })
@@ -260,7 +260,7 @@ describe('own evidence', () => {
     expect(child.screening.verdict).toBe('block')
   })
   it('is told but settles nothing when it is too little, or the faces were in another state', () => {
-    expect(wood({ valid: 2 })).toMatchObject({ verdict: 'caution' })
+    expect(wood({ valid: 2 })).toMatchObject({ verdict: 'block' })
     expect(
       wood({
         sides: [
@@ -268,7 +268,7 @@ describe('own evidence', () => {
           { material: 'metal', state: 'greasy' },
         ],
       }).verdict,
-    ).toBe('caution')
+    ).toBe('block')
   })
   it('speaks against a glue that the tables praise', () => {
     const { verdict, reasons } = of(
@@ -302,7 +302,8 @@ describe('help', () => {
     expect(help(setting('polyolefin', 'wood', { loads: ['shear'] }), 'ca-medium')).toContain('primer fit')
     expect(help(setting('print-pla', 'print-pla', { gapMm: 1 }), 'ca-medium')).toContain('powder-filler fit')
     expect(help(setting('wood', 'metal', { canClamp: false }), 'epoxy-slow')).toContain('tack-and-cure fit')
-    expect(help(setting('fabric-synthetic', 'foam-eva', { loads: ['peel'] }), 'contact-solvent')).toContain(
+    const pale = { ...openBrief().a, traits: ['pale' as const] }
+    expect(help(setting('fabric-synthetic', 'foam-eva', { loads: ['peel'], a: pale }), 'contact-solvent')).toContain(
       'cloth-primer fit',
     )
     expect(help(setting('wood', 'wood'), 'pva-white')).not.toContain('primer fit')

@@ -1,21 +1,25 @@
-import { block, caution, HARM, note, type Rule, rule, worseOf } from '../rule'
+import type { MaterialClass } from '../../knowledge/materials'
+import { heatRises, wetLoadOf } from '../../knowledge/practice'
+import { block, caution, HARM, note, push, type Rule, rule, worseOf } from '../rule'
 import {
   atStart,
   attacks,
   bothFaces,
   called,
+  type Face,
   has,
   inView,
   is,
-  needs,
   type Situation,
   someFace,
+  thicknessOf,
   withTrait,
 } from '../../situation/situation'
 import {
   fumesWhenHot,
   isCa,
   isFoam,
+  isFoamBoard,
   isHardPlastic,
   isPaper,
   isPlainHotmelt,
@@ -23,11 +27,11 @@ import {
   isPressure,
   isTextile,
   isWeld,
-  meltable,
   soluble,
   solventBorne,
   styreneFoam,
 } from './kinds'
+import { graded } from './scale'
 
 const styreneFoamAttacked = rule(
   'styrene-foam-attacked',
@@ -62,41 +66,58 @@ const activatorOnSensitiveFace = rule(
   },
 )
 
+/** Room that heat is counted from, °C. */
+const USUAL_ROOM_C = 20
+/** A few seconds of cooling, or the bead on the sturdier side first, take this from the rise, °C. */
+const PAUSE_C = 15
+const THICK_MM = 4
+
+/** How much of a rise comes through to a face, and what it bears above its softening (rules of practice, heat dose). */
+function bears(material: MaterialClass, thicknessMm: number, iron: boolean): { part: number; allowance: number } {
+  const { group } = material
+  const solid = isFoamBoard(material) || isHardPlastic(material)
+  const dense = is('dense')(material) || is('stone')(material)
+  const soft = isTextile(material) || isPaper(material) || group === 'leather' || group === 'wood'
+  const part = iron ? 1 : dense ? 0.1 : solid ? (thicknessMm < 1 ? 0.8 : 0.6) : isFoam(material) ? 1 : 0.8
+  return { part, allowance: soft ? 20 : isFoam(material) && material.flexible ? 35 : 0 }
+}
+
+/** °C above what the face bears under the usual dose; with the pause that an ordinary procedure makes. */
+function excess(s: Situation, face: Face, mm: number): { hot: number; paused: number } {
+  const material = face.material!
+  const rises = heatRises(s.family.id).filter(({ dose }) => dose !== 'poured')
+  const usual = s.geometry === 'point' ? ['dab', 'bead'] : ['bead', 'line', 'dab']
+  const row = usual.flatMap((dose) => rises.find((one) => one.dose === dose) ?? [])[0] ?? rises[0]
+  if (!row) return { hot: -Infinity, paused: -Infinity }
+  const iron = row.dose === 'pressed-iron'
+  const { part, allowance } = bears(material, mm, iron)
+  const over = (rise: number) => USUAL_ROOM_C + rise * part - material.softensC - allowance
+  const thick = mm >= THICK_MM && !styreneFoam(material)
+  const halved = (e: number) => (e > 0 && thick ? e / 2 : e)
+  const hot = halved(over(row.surfaceRiseC))
+  return { hot, paused: iron || styreneFoam(material) ? hot : halved(over(row.surfaceRiseC - PAUSE_C)) }
+}
+
 const heatMarksPart = rule(
   'heat-marks-part',
   'One bead or press on the thinnest scrap; slice it open and lay a straightedge on it.',
-  'application 120–190 °C against 60–80 °C softening',
+  'rise of the face under the dose against its softening',
   (s) => {
-    // Heat-formable sheet is meant to soften where it fuses.
-    if (!needs(s, 'heat') || has(s, 'fuses-sheet')) return null
-    const face = someFace(s, (m, one) => {
-      const thin = one.thicknessMm !== null && one.thicknessMm < 1
-      const plastic = isHardPlastic(m)
-      return (isFoam(m) && m.softensC < 90) || is('warps')(m) || (plastic && thin && m.softensC < 75) || is('glazes')(m)
+    // Welding melts the parts, and heat-formable sheet is meant to soften where it fuses.
+    if (has(s, 'fuses-sheet') || has(s, 'melts-parts')) return null
+    return worseOf(s, (face, m) => {
+      const { hot, paused } = excess(s, face, thicknessOf(face) ?? THICK_MM)
+      if (hot <= 0) return null
+      const what = isTextile(m)
+        ? `glaze or pucker ${called(face)}`
+        : styreneFoam(m)
+          ? `melt a hollow into ${called(face)}, which softens at ${m.softensC} °C`
+          : `dent or warp ${called(face)}, which softens near ${m.softensC} °C`
+      const text = `Its heat can ${what}: take the coolest type, heat the sturdier part first and let it cool a moment.`
+      return paused <= 0
+        ? note(text)
+        : push(graded(paused <= 10 ? paused : hot, [10, 20, 35], [-3, -6, -10, -20]), text)
     })
-    if (!face) return null
-    const what = isTextile(face.material!)
-      ? `glaze or pucker ${called(face)}`
-      : `dent or warp ${called(face)}, which softens near ${face.material!.softensC} °C`
-    return caution(`Its heat can ${what}: take the coolest type and heat the sturdier part first.`)
-  },
-)
-
-const hotGlueMeltsStyreneFoam = rule(
-  'hot-glue-melts-styrene-foam',
-  'One bead on scrap, slice it open.',
-  'application far above the glass transition',
-  (s) => {
-    const face = someFace(s, styreneFoam)
-    const hot = has(s, 'applied-hot')
-    return face && hot
-      ? block(
-          atStart(
-            `${called(face)} collapses away from the glue: it softens at ${face.material!.softensC} °C and ` +
-              'this is put on far hotter.',
-          ),
-        )
-      : null
   },
 )
 
@@ -139,7 +160,10 @@ const bloomOnClear = rule(
       ? block(
           `Its vapour settles inside the closed housing as a white fog on ${called(face)}, where it cannot be wiped.`,
         )
-      : caution(`Its vapour may settle as a white frost on ${called(face)} around the joint.`)
+      : push(
+          s.look === 'clear' ? -10 : -6,
+          `Its vapour may settle as a white frost on ${called(face)} around the joint.`,
+        )
   },
 )
 
@@ -231,24 +255,6 @@ const weldUnlikePlastics = rule(
   },
 )
 
-const heatWeldLikeOnly = rule(
-  'heat-weld-like-only',
-  'Fuse two scraps and snap them.',
-  'melt compatibility; thermosets and fibres do not flow',
-  (s) => {
-    if (has(s, 'fuses-sheet')) {
-      const other = someFace(s, (m) => !is('heat-formable')(m))
-      return other ? block(`Only heat-formable sheet fuses to itself, and ${called(other)} does not.`) : null
-    }
-    if (!has(s, 'melts-parts')) return null
-    const [a, b] = s.faces
-    const unlike = a.material && b.material && a.material.id !== b.material.id
-    return unlike || someFace(s, (m) => !meltable(m))
-      ? block('Melted plastics join only with their own kind; these two are not the same meltable plastic.')
-      : null
-  },
-)
-
 const cottonAndCyanoacrylate = rule(
   'cotton-and-cyanoacrylate',
   'Do not test by soaking; choose another family.',
@@ -293,7 +299,8 @@ const bleedThroughCloth = rule(
       if (!isTextile(m) || !(pale || mm < 0.5)) return null
       if (shield)
         return note(`The ${shield} keeps the glue from the good side of ${called(face)}; look at a scrap first.`)
-      const mild = s.family.mechanism === 'evaporate-water' && !pale && !inView(s) && mm > 0.3
+      // Where the good side is neither pale nor printed nor looked at, a halo does no harm.
+      const mild = !pale && !face.traits?.includes('printed') && !inView(s)
       const text = `It may wick through ${called(face)}, ${mm} mm, and show as a dark or stiff patch on the good side.`
       return mild ? note(text) : caution(`${text} Prime the back thinly or line it with thin paper.`)
     })
@@ -318,19 +325,33 @@ const stainOrCorrode = rule(
   },
 )
 
+/** Grams in a square metre of sheet a millimetre thick. */
+const G_PER_M2_MM = 800
+/** Smaller faces dry flat. */
+const SMALL_CM2 = 20
+
 const paperCockle = rule(
   'paper-cockle',
   'Full-size scrap dried under weight.',
   'fibre swelling across the grain',
   (s) => {
-    if (!attacks(s, 'paper-cockle') || s.areaCm2 === null || s.areaCm2 <= 20) return null
-    const face = someFace(
-      s,
-      (m, one) => is('cockles')(m) || (is('cockles-thin')(m) && one.thicknessMm !== null && one.thicknessMm < 1),
-    )
-    return face
-      ? caution(`Its water swells ${called(face)}: ${s.areaCm2.toFixed(0)} cm² dry wavy unless pressed between boards.`)
-      : null
+    const { waterGm2 } = wetLoadOf(s.family.id)
+    const said = s.areaCm2 !== null && s.areaCm2 > SMALL_CM2
+    if (!waterGm2 || !(said || s.geometry === 'face-large')) return null
+    return worseOf(s, (face, m) => {
+      if (!is('cockles')(m) && !is('cockles-thin')(m)) return null
+      const mm = thicknessOf(face) ?? 1
+      const load = waterGm2 / (mm * G_PER_M2_MM)
+      const broad = said ? `${s.areaCm2!.toFixed(0)} cm² dry` : 'a large face dries'
+      const text =
+        `Its water swells ${called(face)}: ${broad} wavy unless the thicker piece is coated and both are pressed ` +
+        'between boards.'
+      // Pressed between boards a thin coat dries flat.
+      const pressed = graded(load, [0.4, 0.8, 1.5], [0, -3, -6, -10])
+      // What rests on a size that nobody said counts by half.
+      const db = said ? pressed : pressed / 2
+      return load <= 0.15 ? null : db === 0 ? note(text) : push(db, text, !said || face.thicknessMm === null)
+    })
   },
 )
 
@@ -388,7 +409,6 @@ export const attackRules: Rule[] = [
   styreneFoamAttacked,
   activatorOnSensitiveFace,
   heatMarksPart,
-  hotGlueMeltsStyreneFoam,
   stressCrazingClear,
   bloomOnClear,
   glueLiftsPaint,
@@ -396,7 +416,6 @@ export const attackRules: Rule[] = [
   solventSoftensThinPlastic,
   weldNeedsSolublePlastic,
   weldUnlikePlastics,
-  heatWeldLikeOnly,
   cottonAndCyanoacrylate,
   bleedThroughCloth,
   stainOrCorrode,

@@ -1,9 +1,21 @@
 import type { Family } from '../../knowledge/families'
-import { block, caution, HARM, note, type Rule, rule } from '../rule'
-import { bothFaces, glueGrams, has, needs, someFace, withTrait } from '../../situation/situation'
+import { shareAt } from '../../knowledge/practice'
+import { block, caution, type Finding, HARM, note, push, type Rule, rule } from '../rule'
+import {
+  bothFaces,
+  glueGrams,
+  has,
+  needs,
+  someFace,
+  withTrait,
+  type Face,
+  loaded,
+  type Situation,
+} from '../../situation/situation'
 import { durationWords } from '../../quantities/durations'
-import { barrier, isCa, isContact, isEpoxy, isFoam, isHardPlastic, isHotmelt, isPressure } from './kinds'
+import { isCa, isEpoxy, isFoam, isFoamBoard, isHardPlastic, isHotmelt, isPressure } from './kinds'
 import { coverS } from './cover'
+import { graded } from './scale'
 
 /** Days until the middle of a closed joint is dry or cured: (half-width ÷ k)², k in mm/√day (methods.md 6). */
 const rimDays = (edgeMm: number, k: number) => (edgeMm / k) ** 2
@@ -14,27 +26,37 @@ const days = (n: number) =>
 const inTheCold = ({ mechanism }: Family, contact: boolean) =>
   mechanism === 'evaporate-water' ? 'it dries chalky' : contact ? 'the film grabs poorly' : 'it stalls'
 
+/** Days that a joint is given to dry through where the brief names no hour. */
+const DAYS_GIVEN = 7
+
+/**
+ * What water, solvent or damp that must pass a joint between two sealed faces costs: by the days to its middle against
+ * the days given (rules of practice, shut-in drying).
+ * @param k mm/√day
+ */
+function shutIn(s: Situation, k: number, what: string): Finding | null {
+  const [a, b] = s.faces
+  const open = (face: Face) => face.material!.porosity >= 0.3 && !face.state?.startsWith('painted')
+  if (!a.material || !b.material || open(a) || open(b)) return null
+  const half = s.edgeMm
+  if (half === null) return note(`${what} only at the rim: in a wide joint the middle stays soft. Say how large it is.`)
+  const foams = [a, b].filter(({ material }) => isFoam(material!) && !isFoamBoard(material!)).length
+  const reach = k * [1, 1.4, 2][foams]!
+  const time = rimDays(half, reach)
+  const given = s.readyH === null ? DAYS_GIVEN : Math.max(1, s.readyH / 24)
+  const db = graded(time / given, [1, 2, 5, 15], [0, -3, -6, -10, -20])
+  const text =
+    `${what} only at the rim, and the middle lies ${half.toFixed(0)} mm in: ${days(time)}. ` +
+    'Lay separate beads with air between them, and wait.'
+  return db === 0 ? note(text) : push(db, text)
+}
+
 const waterTrapped = rule(
   'water-trapped',
   'Bond a full-size scrap, pull it open after 24 h and look for wet glue.',
   'drying only through the edge; time grows with distance squared',
-  (s) => {
-    if (s.family.mechanism !== 'evaporate-water' || isContact(s.family) || !bothFaces(s, barrier)) return null
-    if (s.edgeMm === null)
-      return caution(
-        'Both faces keep water in, so it dries only from the rim. Say how large the joint is to know how long.',
-      )
-    const time = days(rimDays(s.edgeMm, 2.5))
-    return s.edgeMm <= 15
-      ? caution(
-          `Both faces keep the water in: from the rim inwards the ${s.edgeMm.toFixed(0)} mm to the middle may ` +
-            `take ${time}.`,
-        )
-      : block(
-          `The water cannot get out: both faces keep it in and the middle lies ${s.edgeMm.toFixed(0)} mm from ` +
-            `the rim, ${time} of drying.`,
-        )
-  },
+  (s) =>
+    s.family.mechanism !== 'evaporate-water' || s.family.faces === 'both' ? null : shutIn(s, 2.5, 'The water leaves'),
 )
 
 const blindJointSlow = rule(
@@ -42,21 +64,9 @@ const blindJointSlow = rule(
   'Pull a full-size scrap open after 3 days.',
   'edge diffusion; cure depth follows root of time',
   (s) => {
-    const solvent = s.family.mechanism === 'evaporate-solvent' && s.family.faces === 'one' && !has(s, 'mist')
-    const damp = has(s, 'damp-cured')
-    if (!(solvent || damp) || !bothFaces(s, barrier)) return null
-    const what = solvent ? 'Solvent leaves only at the rim' : 'Damp air enters only at the rim, 2–3 mm a day at first'
-    if (s.edgeMm === null)
-      return s.geometry === 'face-large'
-        ? caution(
-            `${what}: between large sealed faces the middle stays soft for weeks. Lay separate beads with air gaps.`,
-          )
-        : note(`${what}: in a wide joint the middle stays soft. Say how large it is.`)
-    if (s.edgeMm <= 10) return null
-    return caution(
-      `${what}, and the middle lies ${s.edgeMm.toFixed(0)} mm in: ${days(rimDays(s.edgeMm, solvent ? 4 : 3))}. ` +
-        'Lay separate beads with air gaps and wait.',
-    )
+    if (s.family.mechanism === 'evaporate-solvent' && s.family.faces === 'one' && !has(s, 'mist'))
+      return shutIn(s, 4, 'The solvent leaves')
+    return has(s, 'damp-cured') ? shutIn(s, 3, 'Damp air enters') : null
   },
 )
 
@@ -69,7 +79,7 @@ const moistureCureDryAir = rule(
     const foaming = has(s, 'foams')
     const dry = s.faces.every((face) => face.state !== 'damp')
     if (foaming && dry && bothFaces(s, (m) => m.porosity < 0.2))
-      return caution(
+      return note(
         'It needs water to cure and finds none between these two dry, sealed faces: damp one of them lightly.',
       )
     return s.roomRH !== null && s.roomRH < 35
@@ -210,6 +220,9 @@ const shelfOld = rule(
   },
 )
 
+/** Share of its strength that a joint wants at its hour: half, nearly all where a clamp comes off or it is knocked. */
+const shareNeeded = (s: Situation) => (s.family.clamp === 'clamp' || loaded(s, 'impact') ? 0.9 : 0.5)
+
 const notReadyInTime = rule(
   'not-ready-in-time',
   'A scrap pulled at the hour at which you need it.',
@@ -217,17 +230,21 @@ const notReadyInTime = rule(
   (s) => {
     if (s.readyH === null) return null
     const limit = s.readyH * 3600
-    const { handlingS, fullS } = s.family
-    if (handlingS > limit)
-      return block(`It can be handled after ${durationWords(handlingS)}, and you need it in ${durationWords(limit)}.`)
-    if (fullS <= limit) return null
-    // What grabs early carries most of its load long before the full cure.
-    return limit < 10 * handlingS
-      ? caution(
-          `Full strength takes ${durationWords(fullS)} and you need it in ${durationWords(limit)}: load it ` +
-            'lightly till then.',
-        )
-      : note(`It carries most of its load in ${durationWords(limit)}; the full cure takes ${durationWords(fullS)}.`)
+    const { handlingS, fullS, waitMinS } = s.family
+    const labelled = s.labelled.includes('handlingS') || s.labelled.includes('fullS')
+    const share = labelled ? null : shareAt(s.family.id, limit - waitMinS, has(s, 'dry-grab') || isPressure(s.family))
+    const asked = durationWords(limit)
+    if (share === null) {
+      if (handlingS > limit)
+        return block(`It can be handled after ${durationWords(handlingS)}, and you need it in ${asked}.`)
+      return fullS <= limit ? null : note(`Full strength takes ${durationWords(fullS)}, and you need it in ${asked}.`)
+    }
+    const early = handlingS > 1.5 * limit ? -20 : handlingS > limit ? -10 : 0
+    const db = Math.min(early, graded(share / shareNeeded(s), [0.2, 0.4, 0.7, 0.9999], [-20, -10, -6, -3, 0]))
+    const has100 = Math.round(100 * share)
+    const text = `In ${asked} it has about ${has100} % of its strength`
+    if (db === 0) return has100 < 100 ? note(`${text}; full strength takes ${durationWords(fullS)}.`) : null
+    return push(db, `${text}, too little to be handled: full strength takes ${durationWords(fullS)}.`)
   },
 )
 

@@ -1,7 +1,7 @@
 import { figureOf } from '../../quantities/figure'
 import { showMoney } from '../../quantities/money'
 import { undoOf } from '../../knowledge/undo'
-import { block, caution, note, type Rule, rule } from '../rule'
+import { caution, note, push, type Rule, rule } from '../rule'
 import { glueGrams, has, inView, someFace, thicknessOf } from '../../situation/situation'
 import { isHotmelt, isPressure, isSilicone } from './kinds'
 import { harmOfUndoing } from '../undoing'
@@ -14,7 +14,9 @@ const sandOrCarveLine = rule(
     const sand = s.later?.includes('sand') && !s.family.sandable
     const carve = s.later?.includes('carve') && !s.family.carvable
     if (!sand && !carve) return null
-    return caution(
+    const inFace = s.geometry === 'butt-edge' || (carve && (s.geometry === 'face-large' || s.geometry === 'rod'))
+    return push(
+      inFace ? -10 : carve ? -6 : -3,
       `${sand ? 'Under sandpaper the line gums and rolls up' : 'Under the knife the line stands proud as a ridge'}: ` +
         'keep it 2 mm below the worked face.',
     )
@@ -28,8 +30,9 @@ const hotWireThroughLine = rule(
   (s) => {
     if (!s.later?.includes('hot-wire') || s.family.hotWire === 'yes') return null
     return s.family.hotWire === 'slow'
-      ? caution('The wire drags through this line: keep glue out of the cut path.')
-      : block(
+      ? push(-6, 'The wire drags through this line: keep glue out of the cut path.')
+      : push(
+          ['butt-edge', 'face-large', 'rod'].includes(s.geometry ?? '') ? -20 : -10,
           'The wire stalls at this line, burns a groove and drives off fumes; keep glue out of the cut path or ' +
             'take another.',
         )
@@ -42,7 +45,8 @@ const paintWillNotHold = rule(
   'low energy or too flexible film',
   (s) =>
     s.later?.includes('paint') && !s.family.paintable
-      ? caution(
+      ? push(
+          s.geometry === 'butt-edge' ? -10 : -6,
           'Paint crawls or cracks on this ' +
             `film${isSilicone(s.family) ? ', and silicone spoils the area around it' : ''}: keep it off the ` +
             'painted face.',
@@ -88,7 +92,9 @@ const temporaryNeedsRelease = rule(
     const kind = ways.find((way) => !harmOfUndoing(way, s))
     if (kind) return null
     const why = ways.map((way) => harmOfUndoing(way, s)!)[0] ?? 'it only cuts'
-    return caution(`This joint will not come apart without harm: ${why}.`)
+    // What has reacted hard is sawn or torn off.
+    const hard = ['two-part', 'moisture', 'light', 'weld'].includes(s.family.mechanism) && s.family.flex === 'rigid'
+    return push(hard ? -20 : -10, `This joint will not come apart without harm: ${why}.`)
   },
 )
 

@@ -1,7 +1,10 @@
-import { block, BY_PULL, caution, fit, note, type Rule, rule } from '../rule'
+import type { MaterialClass } from '../../knowledge/materials'
+import { gapLimit } from '../../knowledge/practice'
+import { block, BY_PULL, caution, fit, note, push, type Rule, rule } from '../rule'
 import { attacks, bothFaces, called, has, is, needs, someFace, wetter, withTrait } from '../../situation/situation'
 import { durationWords } from '../../quantities/durations'
 import { coverS } from './cover'
+import { graded } from './scale'
 import {
   isContact,
   isFoam,
@@ -20,13 +23,17 @@ const thinOnPorous = rule(
   'Bond a scrap, pull it open and look for a dry line.',
   'capillary loss; starved joint',
   (s) => {
-    const drinks =
-      s.family.form === 'thin' && s.family.chemistry !== 'natural-rubber' ? someFace(s, (m) => m.porosity > 0.4) : null
-    if (drinks)
-      return caution(
+    const thin = s.family.form === 'thin' && s.family.chemistry !== 'natural-rubber'
+    // Into a close joint of wood or board a drop wicks and locks the fibres.
+    const wicks = (m: MaterialClass) => m.group === 'wood' || is('board')(m)
+    const starved = thin ? someFace(s, (m) => m.porosity > 0.4 && !wicks(m)) : null
+    const drinks = starved ?? (thin ? someFace(s, (m) => m.porosity > 0.4) : null)
+    if (drinks) {
+      const text =
         `It soaks away into ${called(drinks)} and leaves the joint dry: take gel, or size the face first and ` +
-          'coat again.',
-      )
+        'coat again.'
+      return starved ? caution(text) : note(text)
+    }
     const edge = withTrait(s, 'cut-edge') ?? (s.geometry === 'butt-edge' ? someFace(s, is('drinks-at-edge')) : null)
     if (!edge || ['gel', 'paste', 'film', 'melt', 'foam', 'stick'].includes(s.family.form)) return null
     const text = `A cut edge drinks the first coat: size side ${edge.side} thinly and coat again.`
@@ -41,13 +48,23 @@ const gapTooWide = rule(
   'Bond a scrap with the real gap set by card shims.',
   'cure depth, shrinkage and cohesive limits',
   (s) => {
-    const { gapMaxMm } = s.family
-    if (s.gapMm === null || s.gapMm <= gapMaxMm) return null
-    if (s.helpers.includes('powder-filler') && has(s, 'soaks-powder') && s.gapMm <= 3) return null
-    const text =
-      `The gap is ${s.gapMm} mm and this bridges ${gapMaxMm} mm: it stays wet or shrinks away. Improve the fit ` +
-      'or take a gap filler.'
-    return s.gapMm > 1.5 * gapMaxMm ? block(text) : caution(text)
+    if (s.gapMm === null) return null
+    const limit = s.labelled.includes('gapMaxMm')
+      ? s.family.gapMaxMm
+      : (gapLimit(s.family.id, s.helpers) ?? s.family.gapMaxMm)
+    // Soft foam closes under the palm: what is left of the gap counts.
+    const soft = someFace(s, (m, face) => isFoam(m) && m.flexible && (face.thicknessMm ?? 0) < 10)
+    const left = soft ? 0.3 * s.gapMm : s.gapMm
+    const db = graded(left / limit, [0.7, 1, 1.5, 3], [0, -3, -6, -10, -20])
+    return db === 0
+      ? null
+      : push(
+          db,
+          db === -3
+            ? `The gap of ${s.gapMm} mm is about all that this bridges (${limit} mm): improve the fit.`
+            : `The gap is ${s.gapMm} mm and this bridges ${limit} mm: it stays wet or shrinks away. Improve the fit ` +
+                'or take a gap filler.',
+        )
   },
 )
 
@@ -182,11 +199,12 @@ const openTimeVsArea = rule(
     )
       return null
     const need = coverS(s.areaCm2, family)
-    if (need <= 0.7 * family.openS) return null
+    const db = graded(need / family.openS, [0.7, 1, 1.5], [0, -3, -6, isHotmelt(family) ? -10 : -20])
+    if (db === 0) return null
     const text =
       `${s.areaCm2.toFixed(0)} cm² takes about ${durationWords(need)} to cover; this one ` +
       `${isHotmelt(family) ? 'chills' : 'skins'} in ${durationWords(family.openS)}.`
-    return need > 1.5 * family.openS ? block(text) : caution(text)
+    return push(db, `${text} Lay it in strips.`)
   },
 )
 

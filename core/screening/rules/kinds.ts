@@ -15,6 +15,9 @@ export const isPrint = (material: MaterialClass): boolean => material.group === 
 export const isTextile = (material: MaterialClass): boolean => material.group === 'textile'
 export const isPaper = (material: MaterialClass): boolean => material.group === 'paper'
 export const isFoam = (material: MaterialClass): boolean => material.group === 'foam'
+/** Foamed, and yet as stiff as a sheet. */
+export const isFoamBoard = (material: MaterialClass): boolean =>
+  isFoam(material) && !material.flexible && !styreneFoam(material)
 /** A plastic that is no foam: sheet, print, heat-formable. */
 export const isHardPlastic = ({ group }: MaterialClass): boolean =>
   group === 'thermoform' || group === 'print' || group === 'sheet'

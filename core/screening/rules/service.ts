@@ -1,6 +1,22 @@
-import { block, caution, type Finding, note, type Rule, rule } from '../rule'
-import { bothFaces, called, has, inView, is, loaded, type Situation, someFace, wetter } from '../../situation/situation'
+import { waterRank } from '../../knowledge/families'
+import { stiffnessOf } from '../../knowledge/practice'
+import { caution, type Finding, note, push, type Rule, rule } from '../rule'
+import {
+  atStart,
+  bothFaces,
+  called,
+  has,
+  inView,
+  is,
+  loaded,
+  type Situation,
+  someFace,
+  thicknessOf,
+  wetter,
+} from '../../situation/situation'
 import { isCa, isEpoxy, isPressure, stretchy } from './kinds'
+import { partFirst } from './partFirst'
+import { graded } from './scale'
 
 const waterWords = { no: 'no water', splash: 'splashes', wash: 'washing or rain', soak: 'soaking' } as const
 /** Where the limit stands on the label of a product, the advice is the label's. */
@@ -13,13 +29,20 @@ const tooHotForGlue = rule(
   'creep above softening; stated service limit',
   (s) => {
     const limit = s.family.serviceMaxC
-    if (s.tempMaxC === null || s.tempMaxC <= limit - 5) return null
+    if (s.tempMaxC === null) return null
+    const spare = limit - s.tempMaxC
+    const steady = loaded(s, 'steady')
+    const db = graded(-spare, [-10, 0, 10], [0, steady ? -6 : -3, -10, -20])
+    if (db === 0) return null
     return asSaid(
       s,
       'serviceMaxC',
-      s.tempMaxC > limit + 10
-        ? block(`It lets go in the heat: the joint meets ${s.tempMaxC} °C and this holds to about ${limit} °C.`)
-        : caution(`Near its limit of ${limit} °C it creeps slowly under load, and the joint meets ${s.tempMaxC} °C.`),
+      push(
+        db,
+        db > -10
+          ? `Near its limit of ${limit} °C it creeps slowly under load, and the joint meets ${s.tempMaxC} °C.`
+          : `It lets go in the heat: the joint meets ${s.tempMaxC} °C and this holds to about ${limit} °C.`,
+      ),
     )
   },
 )
@@ -90,7 +113,10 @@ const waterTooMuch = rule(
       ? asSaid(
           s,
           'water',
-          block(`The joint meets ${waterWords[s.water]}; this glue stands ${waterWords[s.family.water]}.`),
+          push(
+            waterRank(s.water) - waterRank(s.family.water) > 1 ? -20 : -10,
+            `The joint meets ${waterWords[s.water]}; this glue stands ${waterWords[s.family.water]}.`,
+          ),
         )
       : null,
 )
@@ -118,48 +144,64 @@ const yellowsInView = rule(
     const seen = s.look === 'clear' || s.look === 'white'
     // A thin lamp-cured line ages slowly indoors; only sun and years bring it to amber.
     const ages = s.sun === true || s.lasts !== null
-    if (s.sun === true && s.look !== 'hidden') return caution('The line turns amber in the sun.')
+    if (s.sun === true && s.look !== 'hidden') return push(-6, 'The line turns amber in the sun.')
     if (!seen) return null
     return s.family.chemistry === 'light-acrylic' && !ages
       ? note('The line may turn amber with years of light.')
-      : caution('The line turns amber with light and age.')
+      : push(s.lasts ? -6 : -3, 'The line turns amber with light and age.')
   },
 )
 
-const rigidOnFlexing = rule('rigid-on-flexing', 'Fold it fifty times.', 'strain mismatch; peel concentration', (s) => {
-  const { flex } = s.family
-  const soft = someFace(s, stretchy)
-  if (flex === 'rigid' && soft)
-    return caution(
-      `${called(soft).replace(/^./, (c) => c.toUpperCase())} stretches and the glue sets hard: a stiff lump ` +
-        'whose edge cracks or tears it.',
+/** Bend radius where none was said, mm. */
+const USUAL_BEND_MM = 30
+const rigidOnFlexing = rule(
+  'rigid-on-flexing',
+  'Fold it fifty times.',
+  'strain of the line against its elongation',
+  (s) => {
+    const stiff = stiffnessOf(s.family.id)
+    const bends = loaded(s, 'flex') || s.flex === 'must-flex' || s.flex === 'band'
+    const soft = s.family.flex === 'rigid' ? someFace(s, stretchy) : null
+    if (soft && !bends)
+      return push(
+        partFirst(s, -6),
+        atStart(`${called(soft)} stretches and the glue sets hard: a stiff lump whose edge cracks or tears it.`),
+      )
+    if (!stiff || !bends) return null
+    const bending = s.faces.filter((face) => face.material?.flexible)
+    const thick = Math.min(...bending.map((face) => thicknessOf(face) ?? 2), ...(bending.length ? [] : [2]))
+    // Distance of the line from the middle of the bend: sheet laid on equal sheet lies near it.
+    const middle = s.geometry === 'lap' || s.geometry === 'face-large' ? 0.2 * thick : thick / 2
+    const strain = (100 * middle) / (s.bendRadiusMm ?? USUAL_BEND_MM)
+    const byStrain = graded(strain / stiff.elongationPct, [0.2, 0.5, 1], [0, -3, -6, -10])
+    const byKind =
+      s.family.flex !== 'rigid'
+        ? 0
+        : bending.length === 2
+          ? -10
+          : bending.length === 1 || s.flex === 'must-flex'
+            ? -6
+            : 0
+    const knit = s.family.flex === 'semi' && someFace(s, is('knit')) ? -6 : 0
+    const folds = loaded(s, 'flex') && s.flex === 'must-flex' && has(s, 'folds-crack') ? -6 : 0
+    const soaked = s.family.chemistry === 'methacrylate' && bending.length ? -6 : 0
+    const db = partFirst(s, Math.min(byStrain, byKind, knit, folds, soaked))
+    if (db === 0) return null
+    const face = bending[0]
+    return push(
+      db,
+      atStart(
+        `${face ? called(face) : 'the joint'} bends and the glue gives too little: the line cracks or tears the part.`,
+      ),
     )
-  if (flex === 'semi' && someFace(s, is('knit')) && (s.flex === 'must-flex' || loaded(s, 'flex')))
-    return caution('The knit stretches further than this glue does: the line cracks or puckers.')
-  const bends = loaded(s, 'flex', 'peel') || s.flex === 'must-flex'
-  const sheet = someFace(s, (m) => m.flexible)
-  const soaked =
-    s.family.chemistry === 'methacrylate' ? someFace(s, (m) => m.group === 'textile' || (bends && m.flexible)) : null
-  if (soaked) return caution(`It sets into a stiff, heavy line on ${called(soaked)}.`)
-  // Film-forming pastes and white glues stay soft as a film, but crack where a thick line folds again and again.
-  const folds = loaded(s, 'flex') && s.flex === 'must-flex'
-  if (folds && sheet && has(s, 'folds-crack'))
-    return caution('It stays only half soft: the line cracks where it is folded again and again.')
-  if (flex === 'rigid' && bends && sheet)
-    return caution(
-      `${called(sheet).replace(/^./, (c) => c.toUpperCase())} bends and the glue does not: the edge cracks or ` +
-        'tears the part.',
-    )
-  if (flex === 'rigid' && s.flex === 'must-flex') return caution('The joint must flex and this sets hard: it cracks.')
-  return flex === 'rigid' && s.flex === 'band' && sheet
-    ? caution('The joint must give a little, and this sets hard.')
-    : null
-})
+  },
+)
 
 const elasticWhereStiff = rule('elastic-where-stiff', 'Hang it, then push sideways.', 'low shear modulus', (s) => {
   const { flex } = s.family
   if (s.flex === 'must-be-stiff' && (flex === 'elastic' || flex === 'flexible'))
-    return caution(
+    return push(
+      -10,
       `It stays ${flex === 'elastic' ? 'rubbery' : 'soft'}: the parts wobble and sag where the joint must be stiff.`,
     )
   if (s.flex === 'band' && flex === 'elastic') return caution('It stays rubbery, and the joint must not flop.')
@@ -200,8 +242,16 @@ const lineShows = rule(
   'colour and refractive mismatch',
   (s) => {
     const { look } = s.family
-    const shows = inView(s) && (look === 'tinted' || look === 'opaque' || (look === 'haze' && s.look === 'clear'))
-    return shows ? caution(`The line or squeeze-out will show: it dries ${look === 'haze' ? 'hazy' : look}.`) : null
+    if (!inView(s) || look === 'clear') return null
+    // Behind a transparent face the whole line is seen.
+    const behind = s.look === 'clear' && someFace(s, (m) => m.transparent) !== null
+    const seen = behind
+      ? { haze: s.family.form === 'melt' ? -10 : -6, tinted: -10, opaque: -20 }
+      : s.look === 'clear'
+        ? { haze: -3, tinted: -6, opaque: -10 }
+        : { haze: 0, tinted: -3, opaque: -6 }
+    const text = `The line or squeeze-out will show: it dries ${look === 'haze' ? 'hazy' : look}.`
+    return seen[look] === 0 ? null : push(seen[look], text)
   },
 )
 

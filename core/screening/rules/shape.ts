@@ -1,7 +1,8 @@
 import { figureOf } from '../../quantities/figure'
 import { typicalPairStrength } from '../../knowledge/strengths'
 import { stakeWords } from '../../knowledge/vocabulary'
-import { block, BY_PULL, caution, HARM, note, type Rule, rule } from '../rule'
+import { block, BY_PULL, caution, HARM, note, push, type Rule, rule } from '../rule'
+import { partFirst } from './partFirst'
 import { has, loaded, someFace, thicknessOf } from '../../situation/situation'
 
 const rigidInPeelOrCleavage = rule(
@@ -10,7 +11,10 @@ const rigidInPeelOrCleavage = rule(
   'low fracture energy; stress at the edge',
   (s) =>
     s.family.flex === 'rigid' && loaded(s, 'peel', 'cleavage', 'impact')
-      ? caution('Strong in a straight pull, but it unzips from one edge or cracks when dropped.')
+      ? push(
+          partFirst(s, loaded(s, 'impact') ? -10 : -6),
+          'Strong in a straight pull, but it unzips from one edge or cracks when dropped.',
+        )
       : null,
   BY_PULL,
 )

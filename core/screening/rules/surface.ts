@@ -1,43 +1,10 @@
-import { figureOf } from '../../quantities/figure'
-import type { MaterialClass } from '../../knowledge/materials'
-import { shareOfBest } from '../../knowledge/strengths'
-import { block, BY_PULL, caution, fit, HARM, note, type Rule, rule, worseOf } from '../rule'
+import {} from '../../quantities/figure'
+import type {} from '../../knowledge/materials'
+import {} from '../../knowledge/strengths'
+import { useOf } from '../../knowledge/practice'
+import { block, BY_PULL, caution, fit, HARM, note, push, type Rule, rule, worseOf } from '../rule'
 import { bothFaces, called, has, is, needs, someFace, withTrait } from '../../situation/situation'
-import {
-  isCa,
-  isContact,
-  isHotmelt,
-  isPaper,
-  isPlainHotmelt,
-  isPressure,
-  isPrint,
-  isSilicone,
-  isTextile,
-  styreneFoam,
-} from './kinds'
-
-const lowEnergyPlain = rule(
-  'low-energy-plain',
-  'Water drop, then a peel strip.',
-  'surface tension of glue above that of the face',
-  (s) => {
-    const face = someFace(s, (m) => m.surfaceEnergy === 'low')
-    if (
-      !face ||
-      has(s, 'melts-parts') ||
-      s.family.mechanism === 'unknown' ||
-      (isCa(s.family) && s.helpers.includes('primer'))
-    )
-      return null
-    return isHotmelt(s.family) || isPressure(s.family) || isContact(s.family) || s.family.chemistry === 'methacrylate'
-      ? caution(
-          `It may grip cut cells of ${called(face)} but carries little on the smooth face; ask for a grade ` +
-            'made for low-energy plastics.',
-        )
-      : block(`Glue beads up on ${called(face)} and pops off clean.`)
-  },
-  BY_PULL,
-)
+import { isCa, isPrint, isSilicone, isFoam } from './kinds'
 
 const lowEnergyFit = rule(
   'low-energy-fit',
@@ -69,20 +36,6 @@ const nonStickSurface = rule(
   BY_PULL,
 )
 
-const hotGlueOnDenseSmooth = rule(
-  'hot-glue-on-dense-smooth',
-  'Bond, wait an hour, twist and look for a clean face.',
-  'heat sink; thermal shrink stress',
-  (s) => {
-    const face = isPlainHotmelt(s.family) ? someFace(s, is('takes-heat-away')) : null
-    return face ? caution(atFace(called(face))) : null
-  },
-  BY_PULL,
-)
-const atFace = (face: string) =>
-  `Cold ${face} freezes the glue before it wets, so it snaps off clean: warm and scuff the part, or choose ` +
-  'another glue for any load.'
-
 const waterGlueOnSealedFaces = rule(
   'water-glue-on-sealed-faces',
   'Peel strip; a clean skin of glue lifts off.',
@@ -90,7 +43,12 @@ const waterGlueOnSealedFaces = rule(
   (s) => {
     if (!needs(s, 'porous-face') || !bothFaces(s, (m) => m.porosity < 0.3)) return null
     const half = s.edgeMm === null ? '' : `; the middle lies ${s.edgeMm.toFixed(0)} mm from the rim`
-    return block(
+    const rim = s.edgeMm === null || s.edgeMm <= (bothFaces(s, isFoam) ? 10 : 5)
+    const [a, b] = s.faces
+    const known = useOf(s.family.id, a.material!, b.material!, s.geometry, s.helpers)
+    if (known?.names && known.row.use !== 'odd' && known.row.use !== 'never') return null
+    return push(
+      rim ? -10 : -20,
       `It grips by soaking into fibres and finds none here: ${called(s.faces[0])} and ${called(s.faces[1])} ` +
         `are both sealed${half}.`,
     )
@@ -137,7 +95,13 @@ const glazedSkin = rule(
     const face =
       s.faces.find((one) => one.state === 'glazed') ??
       someFace(s, (m, one) => is('skinned')(m) && one.state !== 'sanded')
-    return face ? caution(`The shiny skin or coating of side ${face.side} gives no key: scuff it matt.`) : null
+    if (!face) return null
+    // A skin that the maker named stands until the maker says that it is scuffed; else scuffing is an ordinary step.
+    const text = `The shiny skin or coating of side ${face.side} gives no key: scuff it matt.`
+    if (face.state !== 'glazed') return note(text)
+    const m = face.material
+    const firm = m !== null && (isFoam(m) || is('skinned')(m) || is('coated')(m))
+    return push(firm ? -10 : -6, text)
   },
   BY_PULL,
 )
@@ -215,112 +179,10 @@ const printLayersSplit = rule(
   },
 )
 
-/**
- * Shares of the best that a pair can give, below which a glue hardly counts as holding; hard pairs give so much that a
- * MPa is enough.
- */
-const HARDLY = { any: 0.06, belowOneMPa: 0.1, peel: 0.17 }
-const weakGrip = rule(
-  'weak-grip',
-  'Pull one scrap by hand against a glue you trust.',
-  'typical strengths of the tables, the weaker face counting',
-  (s) => {
-    const [a, b] = s.faces
-    // The tables hold unprimed values.
-    if (!a.material || !b.material || !s.loads?.length || (isCa(s.family) && s.helpers.includes('primer'))) return null
-    const here = shareOfBest(a.material.id, b.material.id, s.family.id)
-    if (!here) return null
-    const share = here.mpa / here.bestMPa
-    // Paper and card weigh little: a dot or a tape that is not peeled holds them.
-    const light =
-      isPressure(s.family) &&
-      someFace(s, isPaper) &&
-      !s.loads.some((load) => ['peel', 'flex', 'impact', 'steady', 'cleavage'].includes(load))
-    if (light) return null
-    // A rubbery seal holds by its area: half a MPa between hard faces is what it is chosen for.
-    const seal =
-      s.family.flex === 'elastic' &&
-      s.family.form === 'paste' &&
-      bothFaces(s, (m) => m.group === 'hard' || m.group === 'wood')
-    if (share < HARDLY.any || (share < HARDLY.belowOneMPa && here.mpa < 1 && !seal))
-      return caution(
-        `It hardly grips here: about ${figureOf(here.mpa)} MPa, where the best for this pair give ` +
-          `${figureOf(here.bestMPa)} MPa.`,
-      )
-    // Where paper is peeled it tears within the sheet, at less than water-borne glue holds.
-    if (s.family.mechanism === 'evaporate-water' && someFace(s, isPaper)) return null
-    return s.loads.includes('peel') && here.peel / here.bestPeel < HARDLY.peel
-      ? caution(
-          `It peels off easily here: about ${figureOf(here.peel)} N/mm, where the best for this pair give ` +
-            `${figureOf(here.bestPeel)} N/mm.`,
-        )
-      : null
-  },
-  BY_PULL,
-)
-
-/** Acrylic-rich pastes grip dense faces by themselves; textile glue takes on foam that is cut or sanded. */
-const gripsOneSideOnly = rule(
-  'grips-one-side-only',
-  'Pull one open by hand: a clean skin of glue on the sealed side.',
-  'mechanical key on one side, none on the other',
-  (s) => {
-    if (!needs(s, 'porous-face') || has(s, 'grips-sealed')) return null
-    const porous = someFace(s, (m) => m.porosity >= 0.3)
-    const sealed = someFace(
-      s,
-      (m) => m.porosity <= 0.1 && !styreneFoam(m) && !(m.group === 'foam' && has(s, 'grips-foam')),
-    )
-    if (!porous || !sealed) return null
-    // Sealed in between two coats it holds paper and thin cloth on glass, plastic and foam that nothing pulls at.
-    const light =
-      is('drinks')(porous.material!) ||
-      (has(s, 'seals-over') && (isPaper(porous.material!) || isTextile(porous.material!)))
-    const text = `It soaks into ${called(porous)} but only lies on ${called(sealed)}, and lets go there first.`
-    return light || !s.loads?.length ? note(text) : caution(text)
-  },
-  BY_PULL,
-)
-
-const paperGlueElsewhere = rule(
-  'paper-glue-elsewhere',
-  'Pull one scrap by hand against a glue you trust.',
-  'low solids, made for sheets that tear first',
-  (s) => {
-    const made = (m: MaterialClass) =>
-      (has(s, 'for-paper') && isPaper(m)) ||
-      (has(s, 'for-cloth') && isTextile(m) && !is('strap')(m)) ||
-      (has(s, 'for-leather') && is('hide')(m) && !is('open-nap')(m))
-    if (!has(s, 'for-paper') || !bothFaces(s, (m) => !made(m))) return null
-    const [a, b] = s.faces
-    return caution(
-      'It is made for ' +
-        `${has(s, 'seals-over') ? 'paper and thin cloth laid on something' : 'paper and card'}, ` +
-        `and carries little between ${called(a)} and ${called(b)}.`,
-    )
-  },
-  BY_PULL,
-)
-
-const touchesTipsOnly = rule(
-  'tape-on-fibres',
-  'Press a strip on, pull: fibre or dust on the tape, and no grip.',
-  'a film touches only the tips of a nap or open cell',
-  (s) => {
-    const face = isPressure(s.family) ? someFace(s, (m) => m.porosity >= 0.8 && !isPaper(m)) : null
-    return face
-      ? caution(`A sticky film touches only the tips of ${called(face)} and lifts off with fibre or dust.`)
-      : null
-  },
-  BY_PULL,
-)
-
 /** What a face lets stick to it. */
 export const surfaceRules: Rule[] = [
-  lowEnergyPlain,
   lowEnergyFit,
   nonStickSurface,
-  hotGlueOnDenseSmooth,
   waterGlueOnSealedFaces,
   paintIsWeakLayer,
   oldGlueLeft,
@@ -329,8 +191,4 @@ export const surfaceRules: Rule[] = [
   whichSide,
   resinPrintNotCured,
   printLayersSplit,
-  gripsOneSideOnly,
-  paperGlueElsewhere,
-  touchesTipsOnly,
-  weakGrip,
 ]

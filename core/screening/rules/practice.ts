@@ -1,0 +1,170 @@
+import { faceClassOf, gripOf, stiffnessOf, useOf } from '../../knowledge/practice'
+import { typicalStrength, type TypicalStrength } from '../../knowledge/strengths'
+import { motionFactor } from '../../knowledge/vocabulary'
+import { figureOf } from '../../quantities/figure'
+import { called, has, is, loaded, type Face, type Situation } from '../../situation/situation'
+import { BY_PULL, push, type Rule, rule } from '../rule'
+import { isCa, isPaper, isPlainHotmelt, isPressure, isTextile } from './kinds'
+import { graded } from './scale'
+
+const pushes = { 'made-for': 6, everyday: 3, workable: 0, odd: -6, never: -20 } as const
+/** Faces on which the practised joint is made; on others nothing is praised. */
+const prepared = new Set([null, 'clean', 'sanded', 'smooth-side', 'textured-side'])
+
+const reachedFor = rule(
+  'use',
+  'A good scrap test of your own replaces it.',
+  'what makers reach for',
+  (s) => {
+    const [a, b] = s.faces
+    if (!a.material || !b.material) return null
+    const found = useOf(s.family.id, a.material, b.material, s.geometry, s.helpers)
+    if (!found) return null
+    const { use, note } = found.row
+    const said = `${note.replace(/^./, (c) => c.toUpperCase())}.`
+    if (use === 'workable') return push(0, said)
+    const damp = s.family.mechanism === 'moisture' && !isCa(s.family)
+    const ready = s.faces.every(({ state }) => prepared.has(state) || (damp && state === 'damp'))
+    // Glue sold to come off is praised only where it must, and no other where it must.
+    const released = has(s, 'fleeting')
+    if (pushes[use] > 0 && (!ready || (s.comesApart && !released))) return push(0, said)
+    return push(pushes[use], said)
+  },
+  BY_PULL,
+)
+
+/** Faces that scuffing opens for a glue that wets and sets. */
+const scuffs = (face: Face): boolean => {
+  if (!face.material || (is('dense')(face.material) && !is('corrodes')(face.material))) return false
+  if (face.material.surfaceEnergy === 'low' || face.material.surfaceEnergy === 'very-low') return false
+  const cls = faceClassOf(face.material, face.state, face.thicknessMm)
+  return cls === 'smooth-sealed-rigid' || cls === 'smooth-sealed-flexible' || cls === 'skinned-foam'
+}
+const wetsAndSets = ({ family }: Situation) =>
+  family.mechanism === 'two-part' ||
+  family.chemistry === 'cyanoacrylate' ||
+  family.chemistry === 'polyurethane' ||
+  family.faces === 'both' ||
+  family.mechanism === 'evaporate-solvent' ||
+  family.mechanism === 'melt' ||
+  family.mechanism === 'light'
+
+/** Grip with what ordinary preparation does for it, and whether that was needed. */
+function gripOn(s: Situation, face: Face): { grip: number; scuffed: boolean } {
+  const { material, state, thicknessMm } = face
+  if (isCa(s.family) && s.helpers.includes('primer') && material!.surfaceEnergy === 'low')
+    return { grip: 3, scuffed: false }
+  const grip = gripOf(s.family.id, { material: material!, state, thicknessMm }, s.loads ?? [])
+  if (grip >= 3 || grip === 0 || !wetsAndSets(s) || !scuffs(face)) return { grip, scuffed: false }
+  const most = isPlainHotmelt(s.family) ? 2 : 3
+  return { grip: Math.max(grip, Math.min(most, grip + 1)), scuffed: grip < most && state !== 'sanded' }
+}
+
+const LIGHT_KG = 0.1
+const grips = rule(
+  'grip',
+  'Pull one scrap open by hand and look whether a clean skin of glue lifts off.',
+  'grip of the family on this kind of face',
+  (s) => {
+    const faces = s.faces.filter((face) => face.material !== null)
+    if (!faces.length || has(s, 'melts-parts') || has(s, 'fuses-sheet') || s.family.mechanism === 'unknown') return null
+    const worst = faces.map((face) => ({ face, ...gripOn(s, face) })).sort((x, y) => x.grip - y.grip)[0]!
+    const { face, grip, scuffed } = worst
+    const name = called(face)
+    if (grip <= 0) return push(-20, `It does not take on ${name}: a clean skin of it lifts off.`)
+    if (grip >= 2) {
+      const text = grip === 2 ? `It grips ${name} well enough, not firmly` : `It grips ${name}`
+      return push(grip === 2 ? -1 : 0, `${text}${scuffed ? ', once that is scuffed and wiped' : ''}.`)
+    }
+    const heavy = s.weightKg !== null && s.weightKg > LIGHT_KG
+    const hard = heavy || loaded(s, 'tension', 'peel', 'cleavage', 'torsion', 'bend', 'flex', 'impact')
+    return push(
+      hard ? -10 : -6,
+      `It only lies on ${name}: ${hard ? 'loaded like this it lets go' : 'light parts at rest only'}.`,
+    )
+  },
+  BY_PULL,
+)
+
+/** A page spine or a fold that opens flat: paper at an edge. */
+const layFlat = rule(
+  'lay-flat',
+  'Open a dry dummy flat ten times.',
+  'stiffness of the film at a spine',
+  (s) => {
+    const stiff = stiffnessOf(s.family.id)
+    const sheets = s.faces.every(({ material }) => material && (isPaper(material) || isTextile(material)))
+    const paper = s.faces.some(({ material }) => material && isPaper(material))
+    if (!stiff || s.geometry !== 'edge-strip' || !sheets || !paper) return null
+    if (stiff.layFlat >= 3) return push(3, 'It stays so supple that a spine opens flat.')
+    if (stiff.layFlat === 2) return null
+    return stiff.layFlat === 1
+      ? push(-6, 'It sets too stiff, or too soft, for a spine that is opened flat.')
+      : push(-20, 'A spine glued with it cracks when it is opened.')
+  },
+  BY_PULL,
+)
+
+/** N/mm that a joint which is peeled stands where no weight was said. */
+function lightPeel(s: Situation): number {
+  if (s.faces.some(({ material }) => material && is('opens')(material))) return 1
+  if (s.faces.some(({ material }) => material && isPaper(material))) return 0.1
+  const cloth = s.faces.every(({ material }) => material?.group === 'textile' || material?.group === 'leather')
+  if (cloth && (loaded(s, 'flex') || s.skin === true)) return 0.5
+  if (loaded(s, 'flex') || s.flex === 'must-flex') return 0.3
+  return s.geometry === 'face-large' ? 0.2 : 0.1
+}
+/** Share kept of the strength after water and years. */
+function kept(s: Situation): number {
+  const washed = s.water === 'wash' || s.water === 'soak'
+  const firm = s.family.water === 'wash' || s.family.water === 'soak'
+  const wet = washed ? (firm ? 0.7 : 0.5) : 1
+  return wet * (s.lasts ? (isPressure(s.family) ? 0.4 : 0.7) : 1)
+}
+const margins = [0.5, 1, 2, 4]
+const byMargin = (margin: number) => graded(margin, margins, [-20, -10, -6, -3, 0])
+/** One joint in twenty is weaker than this many scatters below the typical. */
+const WEAK = 1.645
+
+const strength = rule(
+  'strength',
+  'Hang four times the weight for a day, or pull a scrap until it lets go.',
+  'typical strengths of the tables, the weaker face, the weak joint in twenty',
+  (s) => {
+    const [a, b] = s.faces
+    if (!a.material || !b.material || (isCa(s.family) && s.helpers.includes('primer'))) return null
+    const sides = [a.material.id, b.material.id].flatMap((id) => typicalStrength(id, s.family.id) ?? [])
+    if (!sides.length) return null
+    const least = (value: (one: TypicalStrength) => number) =>
+      Math.min(...sides.map((one) => value(one) * Math.exp(-WEAK * one.cv))) * kept(s)
+    // A part that tears before its glue is not the glue's minus.
+    const tears = sides.some(({ failure }) => failure === 'substrate')
+    if (loaded(s, 'peel') && s.geometry !== 'point' && s.geometry !== 'rod' && !tears) {
+      const [holds, needs] = [least(({ observedPeelNPerMm }) => observedPeelNPerMm), lightPeel(s)]
+      const db = byMargin(holds / needs) / 2
+      if (db < 0)
+        return push(
+          db,
+          `A weak joint holds about ${figureOf(holds)} N/mm in peel, and even lightly handled it meets about ` +
+            `${figureOf(needs)} N/mm.`,
+          s.geometry === null,
+        )
+    }
+    if (s.restN === null || s.restN === 0 || s.areaCm2 === null || loaded(s, 'peel', 'bend', 'torsion')) return null
+    const steady = loaded(s, 'steady') ? (has(s, 'creeps') || isPressure(s.family) ? 10 : 3) : 1
+    const needs = s.restN * (s.motion === null ? 2 : motionFactor[s.motion])
+    const holds = (least(({ observedMPa }) => observedMPa) * s.areaCm2 * 100) / steady
+    const db = byMargin(holds / needs)
+    return db === 0
+      ? null
+      : push(
+          db,
+          `A weak joint of ${figureOf(s.areaCm2)} cm² holds about ${figureOf(holds)} N here, and it meets ` +
+            `${figureOf(needs)} N: widen it or add a fixing.`,
+        )
+  },
+  BY_PULL,
+)
+
+/** What practice reaches for, and how each face takes the glue. */
+export const practiceRules: Rule[] = [reachedFor, grips, strength, layFlat]
