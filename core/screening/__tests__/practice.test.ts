@@ -262,7 +262,7 @@ const cases: Case[] = [
     'fit',
     null,
   ],
-  ['and to nothing else', ['thermoform-filled', 'foam-eva', 'lap', ['shear']], 'heat-fuse', 'block', 'use'],
+  ['and onto scuffed foam', ['thermoform-filled', 'foam-eva', 'lap', ['shear']], 'heat-fuse', 'fit', null],
   [
     'tape on soft vinyl turns to slime over years',
     ['vinyl-soft', 'wood', 'face-large', ['peel']],
