@@ -60,8 +60,19 @@ export const station = (page: Page, name: string) =>
     .getByRole('link', { name: new RegExp(name) })
     .click()
 
-export const testGlue = (page: Page, family: string) =>
-  page.locator(`li[data-family="${family}"]`).getByRole('button', { name: /^Test/ }).click()
+export /** Those that are ruled out lie folded below; those that want care are shown in part. */
+async function unfold(page: Page): Promise<void> {
+  const more = page.getByRole('button', { name: /that want care$/ })
+  if (await more.isVisible()) await more.click()
+  const out = page.locator('details.out:not([open]) summary')
+  if (await out.isVisible()) await out.click()
+}
+
+export async function testGlue(page: Page, family: string): Promise<void> {
+  await expect(page.locator('#group-fit, #record')).toBeAttached()
+  await unfold(page)
+  await page.locator(`li[data-family="${family}"]`).getByRole('button', { name: /^Test/ }).click()
+}
 
 /** A joint with glues picked and coupons planned, ready to be glued. */
 export async function plannedJoint(page: Page, families: string[], coupons: number): Promise<void> {

@@ -103,6 +103,9 @@ export const generated = () => ({
     read('families.csv').map(({ id }) => id),
   ),
   'undo.json': grouped(read('undo.csv')),
+  'names.json': `{\n${read('names.csv')
+    .map(({ id, names }) => `${JSON.stringify(id)}:${JSON.stringify(names.split(';'))}`)
+    .join(',\n')}\n}\n`,
   // What makers reach for is said with its reason.
   'everyday.json': columns(read('everyday.csv').map(typed)),
   ...Object.fromEntries(

@@ -35,11 +35,15 @@ watch(
 <style scoped>
 .notice-place {
   position: fixed;
-  /* at the lower left edge: over neither the head nor what is being read */
-  left: 16px;
+  /* at the lower right edge, over the foot of Why: neither the head nor anything that is pressed lies there */
+  right: 16px;
   bottom: 16px;
   z-index: 3000;
-  max-width: min(470px, calc(100vw - 32px));
+  max-width: min(310px, calc(100vw - 32px));
+  pointer-events: none;
+}
+.notice-place :deep(.v-btn) {
+  pointer-events: auto;
 }
 @media (max-width: 700px) {
   /* above the stations, and above the next word where one is asked */
@@ -55,9 +59,10 @@ watch(
 }
 .notice {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 8px;
-  padding: 0 6px 0 14px;
+  gap: 0 8px;
+  padding: 6px 6px 6px 14px;
   color: var(--ink);
   background: var(--card);
   border: 1px solid var(--ink);

@@ -1,11 +1,17 @@
 import type { Verb } from './verb'
 import { analyse } from './analyse'
+import { borrow } from './borrow'
 import { convert } from './convert'
 import { coupon } from './coupon'
+import { find } from './find'
 import { screen } from './screen'
 
 /** The verbs by name, one file each. */
-export const verbs: Record<string, Verb<never, unknown>> = { convert, analyse, screen, coupon } as unknown as Record<
-  string,
-  Verb<never, unknown>
->
+export const verbs: Record<string, Verb<never, unknown>> = {
+  convert,
+  analyse,
+  screen,
+  coupon,
+  borrow,
+  find,
+} as unknown as Record<string, Verb<never, unknown>>

@@ -113,20 +113,19 @@ export function shortlist(setting: Setting): Candidate[] {
 }
 
 const order: Record<Verdict, number> = { fit: 0, caution: 1, block: 2 }
-const evidenceOrder = (says: Saying | null) => (says === 'holds' ? 0 : says === 'fails' ? 2 : 1)
 const tableOrder = new Map(families.map(({ id }, place) => [id, place]))
-const against = ({ screening }: Candidate) =>
-  screening.reasons.filter(({ verdict }) => verdict === 'block' || verdict === 'caution').length
 
-/** By fit, then what is on the shelf, then own evidence, then fewer reasons against, then the tables' order. */
+/** By the verdict and the chance, then what is on the shelf, then least hazard, then cost and the tables' order. */
 export function inOrder(candidates: readonly Candidate[]): Candidate[] {
   const place = ({ family }: Candidate) => tableOrder.get(family.id) ?? Infinity
+  const cost = ({ situation }: Candidate) => situation.glueCost ?? 0
   return [...candidates].sort(
     (x, y) =>
       order[x.screening.verdict] - order[y.screening.verdict] ||
+      y.screening.db - x.screening.db ||
       Number(y.product !== null) - Number(x.product !== null) ||
-      evidenceOrder(x.evidence) - evidenceOrder(y.evidence) ||
-      against(x) - against(y) ||
+      x.family.hazards.length - y.family.hazards.length ||
+      cost(x) - cost(y) ||
       place(x) - place(y) ||
       x.key.localeCompare(y.key),
   )
@@ -135,7 +134,8 @@ export function inOrder(candidates: readonly Candidate[]): Candidate[] {
 /** Which helpers could do anything for a family at all; the rest need not be tried. */
 function helpersWorthTrying({ family, situation }: Candidate): Helper[] {
   const cloth = situation.faces.some(({ material }) => material?.group === 'textile')
-  const instant: Helper[] = family.chemistry === 'cyanoacrylate' ? ['powder-filler', 'primer', 'fibre-filler'] : []
+  const instant: Helper[] =
+    family.chemistry === 'cyanoacrylate' ? ['activator', 'powder-filler', 'primer', 'fibre-filler'] : []
   return [
     ...instant,
     ...(family.holdS > 120 ? ['tack-and-cure' as const] : []),
@@ -151,6 +151,9 @@ export interface Help {
   text: string
 }
 
+/** A helper is worth its trouble where it wins this many decibans. */
+const BETTER_BY = 3
+
 /** Helpers that make a glue suit better here, the most useful first. */
 export function helpersThatHelp(candidate: Candidate, setting: Setting): Help[] {
   const before = candidate.screening
@@ -162,8 +165,8 @@ export function helpersThatHelp(candidate: Candidate, setting: Setting): Help[] 
           reason.verdict === 'fit' &&
           !before.reasons.some(({ rule, verdict }) => rule === reason.rule && verdict === 'fit'),
       )
-      const milder = order[screening.verdict] < order[before.verdict]
-      if (!milder && !(gives && order[screening.verdict] <= order[before.verdict])) return []
+      const better = order[screening.verdict] < order[before.verdict] || screening.db >= before.db + BETTER_BY
+      if (!better && !(gives && order[screening.verdict] <= order[before.verdict])) return []
       const gone = before.reasons.find(
         ({ rule, verdict }) =>
           (verdict === 'block' || verdict === 'caution') &&
@@ -171,5 +174,5 @@ export function helpersThatHelp(candidate: Candidate, setting: Setting): Help[] 
       )
       return [{ helper, screening, text: gives?.text ?? (gone ? `It answers: ${gone.text}` : '') }]
     })
-    .sort((x, y) => order[x.screening.verdict] - order[y.screening.verdict])
+    .sort((x, y) => y.screening.db - x.screening.db)
 }

@@ -3,10 +3,15 @@ import { computed, ref } from 'vue'
 import { helperWords, type Helper } from '../../../core/knowledge/vocabulary'
 import type { Procedure } from '../../../core/records/round'
 import type { Candidate, Help } from '../../../core/screening/shortlist'
+import { showMoney } from '../../../core/quantities/money'
+import { chanceWords } from '../../../core/screening/chanceWords'
+import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
 import { lasting } from '../../look/figures'
 import VerdictMark from '../../look/VerdictMark.vue'
+import ChanceBar from '../../look/ChanceBar.vue'
 import GlueDetails from './GlueDetails.vue'
+import ReasonList from './ReasonList.vue'
 import { tones, whyGlue } from './whyGlue'
 
 const props = defineProps<{
@@ -19,6 +24,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ pick: [helpers: readonly Helper[], anyway: boolean]; compare: [] }>()
 
+const bench = useBench()
 const family = computed(() => props.candidate.family)
 const screening = computed(() => props.candidate.screening)
 const name = computed(() => props.candidate.product?.name ?? family.value.name)
@@ -28,27 +34,32 @@ const harmful = computed(() => screening.value.reasons.some((reason) => reason.h
 const plain = computed(() => props.picked.find(({ helpers }) => helpers.length === 0))
 const first = computed(() => screening.value.reasons[0])
 const open = ref(false)
-const heat = computed(() =>
-  Number.isFinite(family.value.serviceMaxC) ? `to ${Math.round(family.value.serviceMaxC)} °C, ` : '',
-)
+const cost = computed(() => {
+  const { glueCost } = props.candidate.situation
+  return glueCost === null ? '' : `${showMoney(glueCost, bench.bench?.currency)} each`
+})
 const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fails', unclear: 'own pulls: too few yet' }
 </script>
 
 <template>
   <li class="glue" :data-family="family.id">
     <div class="head">
-      <AskWhy v-if="!refused" :why="() => whyGlue(candidate)"><VerdictMark v-bind="verdict" /></AskWhy>
+      <template v-if="!refused">
+        <AskWhy :why="() => whyGlue(candidate)"><VerdictMark v-bind="verdict" /></AskWhy>
+        <ChanceBar :chance="screening.chance" :tone="verdict.tone" />
+      </template>
       <span v-else class="unknown">no advice</span>
     </div>
     <div class="what">
-      <h3>{{ name }}</h3>
-      <p v-if="candidate.product" class="mute small">{{ family.name }}, on your shelf</p>
+      <h3>
+        {{ name }}
+        <span v-if="candidate.product" class="mute small kind">{{ family.name }}, on your shelf</span>
+      </h3>
       <template v-if="!refused">
-        <p v-if="first">
+        <p v-if="first" class="small decides">
           <b v-if="first.house" class="house">House rule.</b> {{ first.text.replace('Rule of the house: ', '') }}
         </p>
-        <p v-else class="mute">Nothing said so far speaks against it.</p>
-        <p v-if="screening.reasons.length > 1" class="mute small">and {{ screening.reasons.length - 1 }} more in Why</p>
+        <p v-else class="small mute">Nothing said so far speaks against it.</p>
         <p
           v-if="candidate.evidence"
           class="small"
@@ -60,66 +71,90 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
         >
           {{ evidenceWords[candidate.evidence] }}
         </p>
-        <p v-for="one in help" :key="one.helper" class="small help">
-          <b :class="tones[one.screening.verdict].tone"
-            >{{ tones[one.screening.verdict].word.replace(/^./, (c) => c.toUpperCase()) }} with
-            {{ helperWords[one.helper].word }}.</b
-          >
-          {{ one.text }}
-        </p>
       </template>
     </div>
     <p class="mute small num times">
-      handled after {{ lasting(family.handlingS) }}, full cure {{ lasting(family.fullS) }}<br />{{ heat
-      }}{{ family.flex }}
+      handled after {{ lasting(family.handlingS) }}<template v-if="cost"><br />{{ cost }}</template>
     </p>
     <div class="acts">
-      <span v-if="plain" class="holds picked">in the round as {{ plain.letter }}</span>
+      <span v-if="plain" class="holds picked">in as {{ plain.letter }}</span>
       <v-btn v-else-if="!blocked && !refused" class="alt" @click="emit('pick', [], false)">
-        Test this glue<span class="visually-hidden">: {{ name }}</span>
+        Test<span class="visually-hidden"> this glue: {{ name }}</span>
       </v-btn>
       <v-btn v-else class="quiet" @click="emit('pick', [], true)">
         {{ refused ? 'Record a test of it' : 'Test it anyway' }}<span class="visually-hidden">: {{ name }}</span>
       </v-btn>
-      <template v-for="one in refused ? [] : help" :key="one.helper">
-        <v-btn
-          v-if="!picked.some(({ helpers }) => helpers.includes(one.helper))"
-          class="quiet"
-          @click="emit('pick', [one.helper], one.screening.verdict === 'block')"
-          >Add {{ helperWords[one.helper].word }} and test<span class="visually-hidden">: {{ name }}</span></v-btn
+      <v-btn class="quiet" :aria-expanded="open" @click="open = !open"
+        >{{ open ? 'Less' : 'All of it' }}<span class="visually-hidden">: {{ name }}</span></v-btn
+      >
+    </div>
+    <div v-if="open" class="opened">
+      <template v-if="!refused">
+        <ReasonList :reasons="screening.reasons" />
+        <p v-if="harmful" class="small fails">It may harm: no good result lifts that.</p>
+        <div v-for="one in help" :key="one.helper" class="small help">
+          <span>
+            <b :class="tones[one.screening.verdict].tone"
+              >{{ tones[one.screening.verdict].word.replace(/^./, (c) => c.toUpperCase()) }} with
+              {{ helperWords[one.helper].word }}, {{ chanceWords(one.screening.chance) }}.</b
+            >
+            {{ one.text }}
+          </span>
+          <v-btn
+            v-if="!picked.some(({ helpers }) => helpers.includes(one.helper))"
+            class="quiet"
+            @click="emit('pick', [one.helper], one.screening.verdict === 'block')"
+            >Add {{ helperWords[one.helper].word }} and test<span class="visually-hidden">: {{ name }}</span></v-btn
+          >
+        </div>
+        <label class="compare"
+          ><input type="checkbox" :checked="compared" @change="emit('compare')" /> Set it side by side with others<span
+            class="visually-hidden"
+          >
+            {{ name }}</span
+          ></label
         >
       </template>
-      <v-btn class="quiet" :aria-expanded="open" @click="open = !open"
-        >{{ open ? 'Less' : 'Care and undoing' }}<span class="visually-hidden">: {{ name }}</span></v-btn
-      >
-      <label class="compare"
-        ><input type="checkbox" :checked="compared" @change="emit('compare')" /> compare<span class="visually-hidden">
-          {{ name }}</span
-        ></label
-      >
-      <p v-if="harmful && !refused" class="small fails">It may harm: no good result lifts that.</p>
+      <GlueDetails :candidate="candidate" />
     </div>
-    <GlueDetails v-if="open" class="details" :candidate="candidate" />
   </li>
 </template>
 
 <style scoped>
 .glue {
   display: grid;
-  grid-template-columns: 96px minmax(0, 1fr) 170px 176px;
-  gap: 6px 18px;
-  padding: 13px 0;
+  grid-template-columns: 196px minmax(0, 1fr) 150px 156px;
+  gap: 4px 16px;
+  padding: 7px 0;
   border-top: 1px solid var(--line);
   align-items: start;
 }
-.acts {
-  display: grid;
-  gap: 4px;
-  justify-items: start;
+.head {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 28px;
 }
-.acts .quiet {
-  text-align: left;
-  justify-content: start;
+.what h3 {
+  font-size: 1rem;
+}
+.kind {
+  font-weight: 400;
+}
+.decides {
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  line-clamp: 2;
+  overflow: hidden;
+}
+.times {
+  line-height: 1.3;
+}
+.acts {
+  display: flex;
+  gap: 4px;
+  justify-content: end;
 }
 .picked {
   font-weight: 680;
@@ -128,26 +163,50 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
 .house {
   color: var(--careful);
 }
+.opened {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 12px;
+  padding: 8px 0 14px;
+}
 .help {
-  margin-top: 4px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 4px 16px;
 }
 .compare {
   display: flex;
   gap: 8px;
   align-items: center;
   min-height: 36px;
-  padding-left: 10px;
   font-size: 0.9375rem;
-}
-.details {
-  grid-column: 2 / -1;
 }
 @media (max-width: 700px) {
   .glue {
-    grid-template-columns: minmax(0, 1fr);
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 0 10px;
   }
-  .details {
+  .what {
     grid-column: 1;
+    grid-row: 2;
+  }
+  .head {
+    grid-column: 1;
+    grid-row: 1;
+  }
+  .acts {
+    grid-column: 2;
+    grid-row: 1 / span 2;
+    flex-direction: column;
+  }
+  .decides {
+    -webkit-line-clamp: 1;
+    line-clamp: 1;
+  }
+  .times {
+    display: none;
   }
 }
 </style>

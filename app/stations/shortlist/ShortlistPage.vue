@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { refusalFor } from '../../../core/care/refusal'
 import { families } from '../../../core/knowledge/families'
+import type { Helper } from '../../../core/knowledge/vocabulary'
 import type { Procedure } from '../../../core/records/round'
 import { helpersThatHelp, shortlist, type Candidate } from '../../../core/screening/shortlist'
+import { shortAnswer } from '../../../core/screening/shortAnswer'
 import type { Verdict } from '../../../core/screening/screen'
 import type { JointView } from '../../bench/jointView'
 import { useSetting } from '../../bench/setting'
@@ -14,6 +16,7 @@ import GlueLine from './GlueLine.vue'
 import NothingSuits from './NothingSuits.vue'
 import PickedGlues from './PickedGlues.vue'
 import { pick } from './pick'
+import ShortAnswer from './ShortAnswer.vue'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
@@ -22,11 +25,34 @@ const candidates = computed(() => shortlist(setting.value))
 const refusal = computed(() => refusalFor(props.view.joint.brief.stakes))
 const helpOf = computed(() => new Map(candidates.value.map((one) => [one.key, helpersThatHelp(one, setting.value)])))
 
-const groups: { verdict: Verdict; title: string; empty: string }[] = [
-  { verdict: 'fit', title: 'Suit', empty: 'None without a but.' },
-  { verdict: 'caution', title: 'Careful', empty: 'None.' },
-  { verdict: 'block', title: 'Ruled out', empty: 'None.' },
-]
+/** Careful ones shown before the rest is asked for. */
+const CAREFUL_SHOWN = 6
+const allCareful = ref(false)
+const answer = computed(() => shortAnswer(candidates.value, (one) => helpOf.value.get(one.key) ?? []))
+const isPicked = (one: Candidate, helper: Helper | null) =>
+  pickedOf(one).some(({ helpers }) => (helper ? helpers.includes(helper) : helpers.length === 0))
+/** One press takes what of the answer is not in the round yet. */
+const left = computed(() => {
+  const { three, control } = answer.value
+  return [...three, ...(control ? [{ candidate: control, helper: null }] : [])].filter(
+    ({ candidate, helper }) => !isPicked(candidate, helper),
+  )
+})
+const take = computed(() => {
+  const untaken = left.value
+  if (!untaken.length) return null
+  return () =>
+    pick(
+      bench,
+      props.view,
+      ...untaken.map(({ candidate, helper }) => ({
+        family: candidate.family.id,
+        product: candidate.product,
+        helpers: helper ? [helper] : [],
+        anyway: false,
+      })),
+    )
+})
 const shelfOnly = ref(false)
 const wanted = ref('')
 /** A glue is found by its name, its family, and the other names it goes by. */
@@ -40,8 +66,23 @@ const pickedOf = ({ product, family }: Candidate): Procedure[] =>
   props.view.procedures.filter((one) =>
     product ? one.adhesive === product.id : one.adhesive === null && one.family === family.id,
   )
+const lineOf = (one: Candidate) => ({
+  candidate: one,
+  help: helpOf.value.get(one.key) ?? [],
+  picked: pickedOf(one),
+  compared: compared.value.includes(one.key),
+  refused: false,
+})
 const open = computed(() => props.view.progress.openWords)
 const suited = computed(() => candidates.value.some(({ screening }) => screening.verdict === 'fit'))
+const careful = computed(() =>
+  allCareful.value || wanted.value ? of('caution') : of('caution').slice(0, CAREFUL_SHOWN),
+)
+/** What is searched for is shown wherever it stands. */
+const outOpen = ref(false)
+watch(wanted, (words) => (outOpen.value = words.trim() !== '' && of('block').length > 0))
+const asked = (one: Candidate, helpers: readonly Helper[], anyway: boolean) =>
+  pick(bench, props.view, { family: one.family.id, product: one.product, helpers, anyway })
 const house = computed(
   () => candidates.value.filter(({ screening }) => screening.reasons.some((reason) => reason.house)).length,
 )
@@ -71,7 +112,9 @@ function toggle(key: string) {
       </p>
     </header>
     <p v-if="refusal" class="refusal fails" role="status">{{ refusal }}</p>
-    <PickedGlues :view="view" />
+    <PickedGlues v-if="view.procedures.length || refusal" :view="view" />
+    <ShortAnswer v-if="!refusal && answer.three.length" :answer="answer" :take="take" :left="left.length" />
+    <NothingSuits v-if="!suited && !refusal" :setting="setting" :some="of('caution').length > 0" />
     <div class="sift">
       <label class="field"
         ><span>Find a glue</span
@@ -80,28 +123,62 @@ function toggle(key: string) {
       <label class="shelf-only"><input v-model="shelfOnly" type="checkbox" /> only what is on my shelf</label>
     </div>
     <CompareTable v-if="side.length && !refusal" :candidates="side" @drop="toggle" />
-    <NothingSuits v-if="!suited && !refusal" :setting="setting" :some="of('caution').length > 0" />
-    <section v-for="group in refusal ? [] : groups" :key="group.verdict" :aria-labelledby="`group-${group.verdict}`">
-      <h2 :id="`group-${group.verdict}`">
-        {{ group.title }} <span class="mute num">{{ of(group.verdict).length }}</span>
-      </h2>
-      <ul>
-        <GlueLine
-          v-for="one in of(group.verdict)"
-          :key="one.key"
-          :candidate="one"
-          :help="helpOf.get(one.key) ?? []"
-          :picked="pickedOf(one)"
-          :compared="compared.includes(one.key)"
-          :refused="false"
-          @pick="
-            (helpers, anyway) => pick(bench, view, { family: one.family.id, product: one.product, helpers, anyway })
-          "
-          @compare="toggle(one.key)"
-        />
-      </ul>
-      <p v-if="!of(group.verdict).length" class="mute">{{ group.empty }}</p>
-    </section>
+    <template v-if="!refusal">
+      <section aria-labelledby="group-fit">
+        <h2 id="group-fit">
+          Suit <span class="mute num">{{ of('fit').length }}</span>
+        </h2>
+        <ul>
+          <GlueLine
+            v-for="one in of('fit')"
+            :key="one.key"
+            v-bind="lineOf(one)"
+            @pick="(h, a) => asked(one, h, a)"
+            @compare="toggle(one.key)"
+          />
+        </ul>
+        <p v-if="!of('fit').length" class="mute">None without a but.</p>
+      </section>
+      <section aria-labelledby="group-caution">
+        <h2 id="group-caution">
+          Careful <span class="mute num">{{ of('caution').length }}</span>
+        </h2>
+        <ul>
+          <GlueLine
+            v-for="one in careful"
+            :key="one.key"
+            v-bind="lineOf(one)"
+            @pick="(h, a) => asked(one, h, a)"
+            @compare="toggle(one.key)"
+          />
+        </ul>
+        <v-btn v-if="careful.length < of('caution').length" class="quiet" @click="allCareful = true"
+          >Show the other {{ of('caution').length - careful.length }} that want care</v-btn
+        >
+        <p v-if="!of('caution').length" class="mute">None.</p>
+      </section>
+      <details
+        v-if="of('block').length"
+        class="out"
+        :open="outOpen"
+        @toggle="outOpen = ($event.target as HTMLDetailsElement).open"
+      >
+        <summary>
+          <h2 id="group-block">
+            Ruled out <span class="mute num">{{ of('block').length }}</span>
+          </h2>
+        </summary>
+        <ul>
+          <GlueLine
+            v-for="one in of('block')"
+            :key="one.key"
+            v-bind="lineOf(one)"
+            @pick="(h, a) => asked(one, h, a)"
+            @compare="toggle(one.key)"
+          />
+        </ul>
+      </details>
+    </template>
     <section v-if="refusal" aria-labelledby="record">
       <h2 id="record">Recording only</h2>
       <ul>
@@ -123,7 +200,7 @@ function toggle(key: string) {
 <style scoped>
 .shortlist {
   display: grid;
-  gap: 18px;
+  gap: 14px;
 }
 .shortlist > * {
   min-width: 0;
@@ -144,6 +221,19 @@ function toggle(key: string) {
   min-height: 44px;
 }
 section > h2 {
-  padding-bottom: 8px;
+  padding-bottom: 4px;
+}
+.out summary {
+  min-height: 44px;
+  cursor: pointer;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.out summary::before {
+  content: '▸';
+}
+.out[open] summary::before {
+  content: '▾';
 }
 </style>

@@ -23,16 +23,15 @@ export interface Picked {
   anyway: boolean
 }
 
-/** A picked glue becomes a procedure, its steps filled in from family, faces, label and helpers. */
-export async function pick(
-  bench: ReturnType<typeof useBench>,
+/** A picked glue as a procedure, its steps filled in from family, faces, label and helpers. */
+function procedureOf(
   view: JointView,
+  letter: string,
   { family: familyId, product, helpers, anyway }: Picked,
-): Promise<void> {
+): Procedure {
   const family = product ? productFamily(product) : familyOf(familyId)
-  const letter = nextLetter(view.procedures)
   const name = [product?.name ?? family.name, ...helpers.map((helper) => helperWords[helper].word)].join(' + ')
-  const procedure: Procedure = {
+  return {
     id: newId(),
     joint: view.joint.id,
     letter,
@@ -47,9 +46,20 @@ export async function pick(
     blend: null,
     steps: usualSteps(family, view.a?.cls ?? null, view.b?.cls ?? null, helpers),
   }
+}
+
+/** Picked glues become procedures, all in one entry. */
+export async function pick(
+  bench: ReturnType<typeof useBench>,
+  view: JointView,
+  ...picked: readonly Picked[]
+): Promise<void> {
+  const made: Procedure[] = []
+  for (const one of picked) made.push(procedureOf(view, nextLetter([...view.procedures, ...made]), one))
+  const named = made.map(({ name, anyway, letter }) => `${name}${anyway ? ' anyway' : ''} as ${letter}`)
   await bench.write(
-    `${view.joint.code}: test ${name}${anyway ? ' anyway' : ''} as ${letter}`,
-    [insert('procedure', procedure)],
+    `${view.joint.code}: test ${named.join(', ')}`,
+    made.map((procedure) => insert('procedure', procedure)),
     true,
   )
 }

@@ -513,13 +513,7 @@ const cases: [rule: string, verdict: 'block' | 'caution' | 'fit' | 'note', fires
     ['felt', 'wood', 'fabric-glue', { geometry: 'lap' }],
   ],
   [
-    'weight-against-area',
-    'caution',
-    ['wood', 'metal', 'tape-double', { weightKg: 1, ...square(30) }],
-    ['wood', 'metal', 'tape-double', { weightKg: 0.04, ...square(30) }],
-  ],
-  [
-    'weight-against-area',
+    'hangs-in-peel',
     'caution',
     ['wood', 'metal', 'epoxy-slow', { weightKg: 0.1, motion: 'still', loads: ['peel'] }],
     ['wood', 'metal', 'epoxy-slow', { weightKg: 0.1, motion: 'still', loads: ['shear'] }],

@@ -122,7 +122,7 @@ describe('products and families', () => {
     expect(keys).not.toContain('ca-gel')
     expect(keys).toHaveLength(families.length + 1)
   })
-  it('orders by fit, then shelf, then own evidence', () => {
+  it('orders by fit and chance, which own evidence moves; what is on the shelf comes after', () => {
     const list = shortlist(
       setting(
         'wood',
@@ -152,7 +152,9 @@ describe('products and families', () => {
         },
       ),
     )
-    expect(list.slice(0, 3).map(({ key }) => key)).toEqual(['q', 'p', 'pva-wood'])
+    expect(list.slice(0, 2).map(({ key }) => key)).toEqual(['q', 'pva-wood'])
+    const chances = list.filter(({ screening }) => screening.verdict === 'fit').map(({ screening }) => screening.chance)
+    expect(chances).toEqual([...chances].sort((x, y) => y - x))
     const ranks = list.map(({ screening }) => ({ fit: 0, caution: 1, block: 2 })[screening.verdict])
     expect(ranks).toEqual([...ranks].sort())
   })

@@ -1,0 +1,89 @@
+/**
+ * The tables corrected by what was pulled (methods.md 10): of a cell (pair of materials, family) ln strength is
+ * μ = T + m + a + b + c, with T the tables' value, m this maker and gauge, a the pair, b the family, c the cell. All are
+ * normal, so the posterior of any cell, pulled or not, is one linear solve.
+ */
+const VARIANCE = { maker: 0.5 ** 2, pair: 0.4 ** 2, family: 0.4 ** 2, cell: 0.4 ** 2 }
+/** Standard normal quantile of 95 %. */
+const Z95 = 1.6448536269514722
+
+/** A pair of materials, as “foam-eva|felt”, whichever is named first, with a family. */
+export interface Cell {
+  pair: string
+  family: string
+  /** ln of the tables' typical strength */
+  table: number
+}
+/** A cell that was pulled: mean and standard deviation of the posterior of ln strength (methods.md 3). */
+export interface PulledCell extends Cell {
+  mean: number
+  sd: number
+}
+export interface BorrowedCell {
+  pair: string
+  family: string
+  /** typical strength, in the unit of exp(table) */
+  median: number
+  low90: number
+  high90: number
+  /** factor on the tables' value */
+  correction: number
+}
+
+const sides = (pair: string) => pair.split('|').sort().join('|')
+/** What two cells share, as a covariance. */
+function shared(one: Cell, other: Cell): number {
+  const [pair, family] = [sides(one.pair) === sides(other.pair), one.family === other.family]
+  return (
+    VARIANCE.maker + (pair ? VARIANCE.pair : 0) + (family ? VARIANCE.family : 0) + (pair && family ? VARIANCE.cell : 0)
+  )
+}
+
+/** Lower triangle L of a symmetric positive definite matrix, L·Lᵀ = A (Cholesky). */
+function cholesky(matrix: readonly (readonly number[])[]): number[][] {
+  const lower = matrix.map((row) => row.map(() => 0))
+  for (let i = 0; i < matrix.length; i++)
+    for (let j = 0; j <= i; j++) {
+      let rest = matrix[i]![j]!
+      for (let k = 0; k < j; k++) rest -= lower[i]![k]! * lower[j]![k]!
+      lower[i]![j] = i === j ? Math.sqrt(rest) : rest / lower[j]![j]!
+    }
+  return lower
+}
+/** x with L·x = b. */
+function forward(lower: readonly (readonly number[])[], b: readonly number[]): number[] {
+  const x: number[] = []
+  for (let i = 0; i < b.length; i++) {
+    let rest = b[i]!
+    for (let k = 0; k < i; k++) rest -= lower[i]![k]! * x[k]!
+    x.push(rest / lower[i]![i]!)
+  }
+  return x
+}
+
+/** Typical strength of each asked cell with its interval, corrected by the cells that were pulled. */
+export function borrow(pulled: readonly PulledCell[], ask: readonly Cell[]): BorrowedCell[] {
+  const lower = cholesky(pulled.map((one, i) => pulled.map((two, j) => shared(one, two) + (i === j ? one.sd ** 2 : 0))))
+  // What the pulls say beyond the tables, whitened.
+  const said = forward(
+    lower,
+    pulled.map(({ mean, table }) => mean - table),
+  )
+  return ask.map((cell) => {
+    const weights = forward(
+      lower,
+      pulled.map((one) => shared(one, cell)),
+    )
+    const shift = weights.reduce((sum, weight, i) => sum + weight * said[i]!, 0)
+    const sd = Math.sqrt(Math.max(0, shared(cell, cell) - weights.reduce((sum, weight) => sum + weight ** 2, 0)))
+    const at = (z: number) => Math.exp(cell.table + shift + z * sd)
+    return {
+      pair: cell.pair,
+      family: cell.family,
+      median: at(0),
+      low90: at(-Z95),
+      high90: at(Z95),
+      correction: Math.exp(shift),
+    }
+  })
+}

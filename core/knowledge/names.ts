@@ -1,0 +1,83 @@
+import { families } from './families'
+import { materialClasses } from './materials'
+import table from './names.json'
+
+/** Something that can be found by what makers call it. */
+export interface Named {
+  id: string
+  names: readonly string[]
+}
+
+const everyday = table as Readonly<Record<string, readonly string[]>>
+const named = ({ id, name }: { id: string; name: string }): Named => ({
+  id,
+  names: [name, ...(everyday[id] ?? []), id.replace(/-/g, ' ')],
+})
+/** Materials and families of the tables with their everyday names, US and British, none of a trade. */
+export const namesOf = { material: materialClasses.map(named), glue: families.map(named) } as const
+export type Findable = keyof typeof namesOf
+
+/** Small letters, no accents, no apostrophes; hyphens and slashes part words. */
+const plain = (text: string): string =>
+  text
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[\u0300-\u036f’'`´]/g, '')
+    .replace(/[^a-z0-9]+/g, ' ')
+    .trim()
+
+/** Whether one letter was left out, put in, changed, or two changed places. */
+export function oneLetterOff(one: string, two: string): boolean {
+  if (Math.abs(one.length - two.length) > 1) return false
+  let at = 0
+  while (at < one.length && one[at] === two[at]) at++
+  const [restOne, restTwo] = [one.slice(at), two.slice(at)]
+  if (restOne.slice(1) === restTwo.slice(1) || restOne.slice(1) === restTwo || restOne === restTwo.slice(1)) return true
+  return restOne[0] === restTwo[1] && restOne[1] === restTwo[0] && restOne.slice(2) === restTwo.slice(2)
+}
+/** Shorter words misspelt are other words. */
+const LEAST_MISSPELT = 4
+const like = (typed: string, word: string) =>
+  word.startsWith(typed) || (typed.length >= LEAST_MISSPELT && oneLetterOff(typed, word))
+
+/** How well a name answers what was typed: 0 not at all. */
+function score(typed: string, name: string): number {
+  if (name === typed) return 100
+  const whole = ` ${name} `
+  if (whole.startsWith(` ${typed} `)) return 90
+  if (whole.includes(` ${typed} `)) return 85
+  if (name.startsWith(typed)) return 80
+  if (whole.includes(` ${typed}`)) return 75
+  if (typed.length >= LEAST_MISSPELT && oneLetterOff(typed, name)) return 70
+  const [words, parts] = [name.split(' '), typed.split(' ')]
+  if (parts.length > 1 && parts.every((part) => words.some((word) => like(part, word)))) return 65
+  if (` ${typed} `.includes(whole)) return 60
+  if (parts.length === 1 && words.some((word) => like(typed, word))) return 50
+  if (name.includes(typed)) return 45
+  // Of several words most are known, the last as the head of the name.
+  const known = parts.filter((part) => words.some((word) => like(part, word))).length
+  return parts.length > 1 && known > 0 && like(parts.at(-1)!, words.at(-1)!) ? 20 + (10 * known) / parts.length : 0
+}
+
+/**
+ * What is called so, the best first: any part of a name, one letter misspelt too; of equal answers the one whose name
+ * says least beside it.
+ * @param among with the maker's own names put on top, where there are any
+ */
+export function find(text: string, among: readonly Named[], most = 10): string[] {
+  const typed = plain(text)
+  if (!typed) return []
+  return among
+    .map(({ id, names }, at) => {
+      const scores = names.map((name) => {
+        const known = plain(name)
+        const value = score(typed, known)
+        return value && value - Math.min(4, Math.abs(known.length - typed.length) / 10)
+      })
+      return { id, at, best: Math.max(0, ...scores) }
+    })
+    .filter(({ best }) => best > 0)
+    .sort((x, y) => y.best - x.best || x.at - y.at)
+    .slice(0, most)
+    .map(({ id }) => id)
+}
