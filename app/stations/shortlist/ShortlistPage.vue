@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { refusalFor } from '../../../core/care/refusal'
 import { families } from '../../../core/knowledge/families'
+import { find, namesOf } from '../../../core/knowledge/names'
 import type { Helper } from '../../../core/knowledge/vocabulary'
 import type { Procedure } from '../../../core/records/round'
 import { helpersThatHelp, shortlist, type Candidate } from '../../../core/screening/shortlist'
@@ -55,11 +56,16 @@ const take = computed(() => {
 })
 const shelfOnly = ref(false)
 const wanted = ref('')
-/** A glue is found by its name, its family, and the other names it goes by. */
-const matches = ({ product, family }: Candidate) =>
-  [product?.name ?? '', ...(product?.aliases ?? []), family.name, family.id].some((name) =>
-    name.toLowerCase().includes(wanted.value.trim().toLowerCase()),
-  )
+/** A glue is found by its name, the other names it goes by, and everyday names of its family. */
+const found = computed(() => {
+  const own = candidates.value.map(({ key, product, family }) => ({
+    id: key,
+    names: [...(product ? [product.name, ...product.aliases] : []), ...namesOfFamily(family.id)],
+  }))
+  return wanted.value.trim() ? new Set(find(wanted.value, own, own.length)) : null
+})
+const namesOfFamily = (id: string) => namesOf.glue.find((one) => one.id === id)?.names ?? []
+const matches = ({ key }: Candidate) => !found.value || found.value.has(key)
 const shown = computed(() => candidates.value.filter((one) => (!shelfOnly.value || one.product) && matches(one)))
 const of = (verdict: Verdict) => shown.value.filter(({ screening }) => screening.verdict === verdict)
 const pickedOf = ({ product, family }: Candidate): Procedure[] =>

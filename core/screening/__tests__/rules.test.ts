@@ -147,7 +147,7 @@ const cases: [rule: string, verdict: 'block' | 'caution' | 'fit' | 'note', fires
   ],
   [
     'heat-cut-fume',
-    'block',
+    'caution',
     ['foam-xps', 'wood', 'contact-water', { later: ['hot-wire'] }],
     ['foam-xps', 'wood', 'contact-water', { later: ['carve'] }],
   ],

@@ -391,15 +391,21 @@ const heatCutFume = rule(
     const welds = has(s, 'melts-parts')
     if (!wire && !gun && !welds) return null
     const face = someFace(s, fumesWhenHot)
-    const line = isCa(s.family) || isPolyurethane(s.family) || s.family.chemistry === 'polychloroprene'
+    const line = isPolyurethane(s.family) || s.family.chemistry === 'polychloroprene'
     if (wire && face) return block(`Under a hot wire ${called(face)} gives off acid or worse fume: cut it cold.`)
-    if (wire && line)
+    if (wire && isCa(s.family))
       return block(
-        'A hot wire through this line gives off irritant, cyanide-type or isocyanate fume: cut cold, or keep ' +
-          'the line out of the cut.',
+        'A hot wire through this line gives off irritant, cyanide-type fume: cut cold, or keep the line out of the cut.',
+      )
+    if (wire && line)
+      return caution(
+        'A hot wire through this line may give off irritant fume: thin lines laid out of the cut path, and cut it ' +
+          'outdoors or with extraction.',
       )
     if (face) return caution(`Overheated, ${called(face)} gives off acid fume: low heat, outdoors or with extraction.`)
-    return gun && line ? caution('A heat gun on this line may drive off irritant fume: shape first, glue after.') : null
+    return gun && (line || isCa(s.family))
+      ? caution('A heat gun on this line may drive off irritant fume: shape first, glue after.')
+      : null
   },
   HARM,
 )

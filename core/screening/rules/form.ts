@@ -291,9 +291,12 @@ const expansionShiftsParts = rule(
     const { expands, holdS } = s.family
     if (expands <= 1.2) return null
     if (s.canClamp === false || expands > 10)
-      return caution(
+      return push(
+        s.canClamp === false ? -6 : -3,
         `It swells ${expands} times, pushes the parts apart and oozes out of seams` +
-          (s.canClamp === false ? `, and this joint cannot be clamped for the ${durationWords(holdS)} it needs.` : '.'),
+          (s.canClamp === false
+            ? `, and this joint cannot be clamped for the ${durationWords(holdS)} it needs.`
+            : ': brace or weight them.'),
       )
     return note(`It swells ${expands} times: clamp for ${durationWords(holdS)}, spread thin, and trim what oozes out.`)
   },

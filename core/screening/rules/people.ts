@@ -1,4 +1,4 @@
-import { block, caution, HARM, note, type Rule, rule } from '../rule'
+import { block, caution, HARM, note, push, type Rule, rule } from '../rule'
 import { has, hazardous, is, someFace } from '../../situation/situation'
 import { durationWords } from '../../quantities/durations'
 import { isPolyurethane, isPressure, isPrint, solventBorne } from './kinds'
@@ -56,7 +56,8 @@ const flammableNearHeat = rule(
       )
     const hot = s.later?.some((work) => work === 'hot-wire' || work === 'heat-form')
     if (hot)
-      return caution(
+      return push(
+        -3,
         'Its vapour may catch fire away from the pot: no hot wire or heat gun in the room until the film is ' +
           'fully dry and the air is clear.',
       )

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { materialClasses } from '../../../../core/knowledge/materials'
+import { find, namesOf } from '../../../../core/knowledge/names'
 import { materialOf } from '../../../bench/jointView'
 import { useBench } from '../../../bench/store'
 import ChoiceList from './ChoiceList.vue'
@@ -15,7 +16,6 @@ const text = computed(() => {
   return name.replace(/^([A-Z])(?=[a-z])/, (first) => first.toLowerCase())
 })
 const choices = computed(() => {
-  const wanted = typed.value.trim().toLowerCase()
   const own = bench.all('material').map((material) => ({
     value: material.id,
     word: material.name,
@@ -26,9 +26,12 @@ const choices = computed(() => {
     word: material.name,
     gloss: material.group,
   }))
-  return [...own, ...classes].filter((choice) =>
-    `${choice.word} ${choice.gloss} ${choice.value}`.toLowerCase().includes(wanted),
-  )
+  const all = [...own, ...classes]
+  if (!typed.value.trim()) return all
+  // By everyday names too, the best first; a maker's own names on top of them.
+  const named = [...own.map(({ value, word }) => ({ id: value, names: [word] })), ...namesOf.material]
+  const found = find(typed.value, named, all.length)
+  return found.flatMap((id) => all.find(({ value }) => value === id) ?? [])
 })
 </script>
 
@@ -41,14 +44,15 @@ const choices = computed(() => {
           v-model="typed"
           class="plain"
           type="search"
-          placeholder="foam, cloth, printed…"
+          placeholder="cardboard, craft foam, tile…"
           autocomplete="off"
           @keydown.enter.prevent="choices[0] && (emit('pick', choices[0].value), close())"
         />
       </label>
       <ChoiceList :choices="choices" :chosen="value ? [value] : []" @choose="(emit('pick', $event), close())" />
       <p v-if="!choices.length" class="mute small">
-        None of the tables or your shelf is called that. Add your own on the Shelf, as one of the known classes.
+        Nothing is called that in the tables or on your shelf. Take the class that behaves most like it, or add it on
+        the Shelf as your own, on top of the nearest class.
       </p>
     </template>
   </SentenceWord>
