@@ -62,8 +62,10 @@ export const station = (page: Page, name: string) =>
 
 export /** Those that are ruled out lie folded below; those that want care are shown in part. */
 async function unfold(page: Page): Promise<void> {
-  const more = page.getByRole('button', { name: /that want care$/ })
-  if (await more.isVisible()) await more.click()
+  for (const name of [/that suit$/, /that want care$/]) {
+    const more = page.getByRole('button', { name })
+    if (await more.isVisible()) await more.click()
+  }
   const out = page.locator('details.out:not([open]) summary')
   if (await out.isVisible()) await out.click()
 }

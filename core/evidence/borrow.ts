@@ -1,7 +1,7 @@
 /**
  * The tables corrected by what was pulled (methods.md 10): of a cell (pair of materials, family) ln strength is
- * μ = T + m + a + b + c, with T the tables' value, m this maker and gauge, a the pair, b the family, c the cell. All are
- * normal, so the posterior of any cell, pulled or not, is one linear solve.
+ * μ = T + m + a + b + c, with T the tables' value, m this maker and gauge, a the pair, b the family, c the cell. All
+ * are normal, so the posterior of any cell, pulled or not, is one linear solve.
  */
 const VARIANCE = { maker: 0.5 ** 2, pair: 0.4 ** 2, family: 0.4 ** 2, cell: 0.4 ** 2 }
 /** Standard normal quantile of 95 %. */

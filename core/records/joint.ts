@@ -83,6 +83,8 @@ export const jointSchema = z.object({
   name: words,
   createdAt: moment,
   brief: briefSchema,
+  /** words of the brief that a usual joint proposed and nobody has confirmed yet, such as “heatC” and “a.material” */
+  proposed: z.optional(z.array(words).check(z.maxLength(80))),
 })
 export type Joint = z.infer<typeof jointSchema>
 

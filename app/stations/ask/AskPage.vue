@@ -19,6 +19,7 @@ import LoadSentence from './sentence/LoadSentence.vue'
 import PartsSentence from './sentence/PartsSentence.vue'
 import ServiceSentence from './sentence/ServiceSentence.vue'
 import WorkSentence from './sentence/WorkSentence.vue'
+import TradeStarts from './TradeStarts.vue'
 import { useOpenWords } from './useOpenWords'
 
 const props = defineProps<{ view: JointView }>()
@@ -83,6 +84,7 @@ watch(
       </h1>
       <p class="mute">Say what this joint has to do. Words left open count as unknown, never as “no”.</p>
     </header>
+    <TradeStarts :view="view" />
     <div class="two">
       <div class="sentence">
         <PartsSentence />

@@ -4,6 +4,7 @@ import type { Brief, Joint, Side } from '../../../core/records/joint'
 import { screen, type Screening, type Verdict } from '../../../core/screening/screen'
 import type { Setting } from '../../../core/screening/shortlist'
 import { situationOf } from '../../../core/situation/situation'
+import { stillProposed } from '../../../core/situation/tradeStarts'
 import type { JointView } from '../../bench/jointView'
 import { editOf, useBench } from '../../bench/store'
 import { useWhy, type Explanation } from '../../look/why'
@@ -74,7 +75,10 @@ export function provideBriefEditor(
     const joint = base()
     const before = judged()
     const done = await bench.edit(`${joint.code}: ${what}`, [
-      editOf('joint', joint, { brief: { ...joint.brief, ...patch } }),
+      editOf('joint', joint, {
+        brief: { ...joint.brief, ...patch },
+        ...(joint.proposed?.length && { proposed: stillProposed(joint.proposed, joint.brief, patch) }),
+      }),
     ])
     opened = null
     const moved = done ? movedBy(before, judged(), label) : null

@@ -125,7 +125,7 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
   display: grid;
   grid-template-columns: 196px minmax(0, 1fr) 150px 156px;
   gap: 4px 16px;
-  padding: 7px 0;
+  padding: 5px 0;
   border-top: 1px solid var(--line);
   align-items: start;
 }

@@ -6,7 +6,7 @@ import { plural } from '../../look/figures'
 
 /** Where no glue suits: what to change in the joint, by how many glues it would win. */
 const props = defineProps<{ setting: Setting; some: boolean }>()
-const changes = computed(() => changesThatHelp(props.setting).slice(0, 4))
+const changes = computed(() => changesThatHelp(props.setting).slice(0, 3))
 const names = (gains: (typeof changes.value)[number]['gains']) =>
   gains
     .slice(0, 4)

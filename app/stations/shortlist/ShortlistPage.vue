@@ -6,7 +6,6 @@ import { find, namesOf } from '../../../core/knowledge/names'
 import type { Helper } from '../../../core/knowledge/vocabulary'
 import type { Procedure } from '../../../core/records/round'
 import { helpersThatHelp, shortlist, type Candidate } from '../../../core/screening/shortlist'
-import { shortAnswer } from '../../../core/screening/shortAnswer'
 import type { Verdict } from '../../../core/screening/screen'
 import type { JointView } from '../../bench/jointView'
 import { useSetting } from '../../bench/setting'
@@ -18,6 +17,7 @@ import NothingSuits from './NothingSuits.vue'
 import PickedGlues from './PickedGlues.vue'
 import { pick } from './pick'
 import ShortAnswer from './ShortAnswer.vue'
+import { useShortAnswer } from './useShortAnswer'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
@@ -26,34 +26,17 @@ const candidates = computed(() => shortlist(setting.value))
 const refusal = computed(() => refusalFor(props.view.joint.brief.stakes))
 const helpOf = computed(() => new Map(candidates.value.map((one) => [one.key, helpersThatHelp(one, setting.value)])))
 
-/** Careful ones shown before the rest is asked for. */
-const CAREFUL_SHOWN = 6
+/** Lines shown before the rest is asked for: the page stays within two screens. */
+const SUIT_SHOWN = 4
+const LINES_SHOWN = 5
+const CAREFUL_SHOWN = 1
 const allCareful = ref(false)
-const answer = computed(() => shortAnswer(candidates.value, (one) => helpOf.value.get(one.key) ?? []))
-const isPicked = (one: Candidate, helper: Helper | null) =>
-  pickedOf(one).some(({ helpers }) => (helper ? helpers.includes(helper) : helpers.length === 0))
-/** One press takes what of the answer is not in the round yet. */
-const left = computed(() => {
-  const { three, control } = answer.value
-  return [...three, ...(control ? [{ candidate: control, helper: null }] : [])].filter(
-    ({ candidate, helper }) => !isPicked(candidate, helper),
+const allSuiting = ref(false)
+const pickedOf = ({ product, family }: Candidate): Procedure[] =>
+  props.view.procedures.filter((one) =>
+    product ? one.adhesive === product.id : one.adhesive === null && one.family === family.id,
   )
-})
-const take = computed(() => {
-  const untaken = left.value
-  if (!untaken.length) return null
-  return () =>
-    pick(
-      bench,
-      props.view,
-      ...untaken.map(({ candidate, helper }) => ({
-        family: candidate.family.id,
-        product: candidate.product,
-        helpers: helper ? [helper] : [],
-        anyway: false,
-      })),
-    )
-})
+const { answer, left, take } = useShortAnswer(bench, () => props.view, candidates, helpOf, pickedOf)
 const shelfOnly = ref(false)
 const wanted = ref('')
 /** A glue is found by its name, the other names it goes by, and everyday names of its family. */
@@ -68,10 +51,6 @@ const namesOfFamily = (id: string) => namesOf.glue.find((one) => one.id === id)?
 const matches = ({ key }: Candidate) => !found.value || found.value.has(key)
 const shown = computed(() => candidates.value.filter((one) => (!shelfOnly.value || one.product) && matches(one)))
 const of = (verdict: Verdict) => shown.value.filter(({ screening }) => screening.verdict === verdict)
-const pickedOf = ({ product, family }: Candidate): Procedure[] =>
-  props.view.procedures.filter((one) =>
-    product ? one.adhesive === product.id : one.adhesive === null && one.family === family.id,
-  )
 const lineOf = (one: Candidate) => ({
   candidate: one,
   help: helpOf.value.get(one.key) ?? [],
@@ -81,9 +60,15 @@ const lineOf = (one: Candidate) => ({
 })
 const open = computed(() => props.view.progress.openWords)
 const suited = computed(() => candidates.value.some(({ screening }) => screening.verdict === 'fit'))
-const careful = computed(() =>
-  allCareful.value || wanted.value ? of('caution') : of('caution').slice(0, CAREFUL_SHOWN),
+const suiting = computed(() =>
+  allSuiting.value || wanted.value
+    ? of('fit')
+    : of('fit').slice(0, of('fit').length <= SUIT_SHOWN + 1 ? undefined : SUIT_SHOWN),
 )
+const careful = computed(() => {
+  const left = Math.max(CAREFUL_SHOWN, LINES_SHOWN - suiting.value.length)
+  return allCareful.value || wanted.value ? of('caution') : of('caution').slice(0, left)
+})
 /** What is searched for is shown wherever it stands. */
 const outOpen = ref(false)
 watch(wanted, (words) => (outOpen.value = words.trim() !== '' && of('block').length > 0))
@@ -136,13 +121,16 @@ function toggle(key: string) {
         </h2>
         <ul>
           <GlueLine
-            v-for="one in of('fit')"
+            v-for="one in suiting"
             :key="one.key"
             v-bind="lineOf(one)"
             @pick="(h, a) => asked(one, h, a)"
             @compare="toggle(one.key)"
           />
         </ul>
+        <v-btn v-if="suiting.length < of('fit').length" class="quiet" @click="allSuiting = true"
+          >Show the other {{ of('fit').length - suiting.length }} that suit</v-btn
+        >
         <p v-if="!of('fit').length" class="mute">None without a but.</p>
       </section>
       <section aria-labelledby="group-caution">
@@ -206,7 +194,7 @@ function toggle(key: string) {
 <style scoped>
 .shortlist {
   display: grid;
-  gap: 14px;
+  gap: 10px;
 }
 .shortlist > * {
   min-width: 0;

@@ -395,7 +395,8 @@ const heatCutFume = rule(
     if (wire && face) return block(`Under a hot wire ${called(face)} gives off acid or worse fume: cut it cold.`)
     if (wire && isCa(s.family))
       return block(
-        'A hot wire through this line gives off irritant, cyanide-type fume: cut cold, or keep the line out of the cut.',
+        'A hot wire through this line gives off irritant, cyanide-type fume: cut cold, or keep the line out of the ' +
+          'cut.',
       )
     if (wire && line)
       return caution(

@@ -9,7 +9,7 @@ import FindOut from './FindOut.vue'
 
 // What is joined: materials, faces, shape, size, fit.
 const bench = useBench()
-const { brief, setSide } = useBriefEditor()
+const { brief, setSide, view } = useBriefEditor()
 /** An own material of one thickness brings it along. */
 function pick(side: 'a' | 'b', material: string | null) {
   const own = materialOf(bench, material)
@@ -28,6 +28,7 @@ const edgeMatters = computed(() => brief.value.geometry !== 'point' && brief.val
         :label="`Material of side ${side.toUpperCase()}`"
         ask="what?"
         :value="brief[side].material"
+        :proposed="view.joint.proposed?.includes(`${side}.material`)"
         @pick="pick(side, $event)"
       />, <BriefWord of="thicknessMm" :side="side" />, <BriefWord of="state" :side="side"><FindOut /></BriefWord>,
       <BriefWord of="traits" :side="side" />,

@@ -8,7 +8,7 @@ import { sideWords, words, type BriefWordKey, type SideWordKey, type WordDef } f
 import DayWord from './DayWord.vue'
 import PickWord from './PickWord.vue'
 import PickWords from './PickWords.vue'
-import { wordMoves } from './moves'
+import { wordMoves, wordProposed } from './moves'
 import TypeWord from './TypeWord.vue'
 
 /** One word of the sentence, by its field in the brief; with a side, by its field there. */
@@ -17,6 +17,10 @@ const bench = useBench()
 const { brief, view, useful, set, setSide } = useBriefEditor()
 const moves = computed(() => useful.value.includes(props.side ? `${props.side}.${props.of}` : props.of))
 provide(wordMoves, moves)
+const proposed = computed(() =>
+  (view.value.joint.proposed ?? []).includes(props.side ? `${props.side}.${props.of}` : props.of),
+)
+provide(wordProposed, proposed)
 
 const def = computed((): WordDef => {
   if (!props.side) return words[props.of as BriefWordKey]

@@ -7,7 +7,7 @@ import { useBench } from '../../../bench/store'
 import ChoiceList from './ChoiceList.vue'
 import SentenceWord from './SentenceWord.vue'
 
-const props = defineProps<{ label: string; ask: string; value: string | null }>()
+const props = defineProps<{ label: string; ask: string; value: string | null; proposed?: boolean }>()
 const emit = defineEmits<{ pick: [value: string | null] }>()
 const bench = useBench()
 const typed = ref('')
@@ -36,7 +36,14 @@ const choices = computed(() => {
 </script>
 
 <template>
-  <SentenceWord :label="label" :ask="ask" :text="text" @opened="typed = ''" @clear="emit('pick', null)">
+  <SentenceWord
+    :label="label"
+    :ask="ask"
+    :text="text"
+    :proposed="proposed"
+    @opened="typed = ''"
+    @clear="emit('pick', null)"
+  >
     <template #default="{ close }">
       <label class="field">
         <span>Find a material</span>

@@ -4,7 +4,7 @@ import { VBottomSheet } from 'vuetify/components/VBottomSheet'
 import { VMenu } from 'vuetify/components/VMenu'
 import { useNarrow } from '../../../look/narrow'
 import { useBriefEditor } from '../editBrief'
-import { wordMoves } from './moves'
+import { wordMoves, wordProposed } from './moves'
 
 /** One word of the sentence: a button that opens what can stand there. Open words ask; they never mean "no". */
 const props = defineProps<{
@@ -15,12 +15,16 @@ const props = defineProps<{
   /** what the open word asks */
   ask: string
   number?: boolean
+  /** a usual joint proposed it, and nobody has confirmed it */
+  proposed?: boolean
 }>()
 const emit = defineEmits<{ opened: []; clear: [] }>()
 const open = ref(false)
 const { begin } = useBriefEditor()
 const narrow = useNarrow()
 const moves = inject(wordMoves, ref(false))
+const offered = inject(wordProposed, ref(false))
+const proposed = computed(() => Boolean(props.text) && (offered.value || props.proposed))
 // On a phone the answers come up from below, where the thumb is.
 const panel = computed(() => (narrow.value ? VBottomSheet : VMenu))
 const place = computed(() => (narrow.value ? {} : { location: 'bottom start' as const, maxWidth: 420 }))
@@ -52,8 +56,8 @@ defineExpose({ close })
         class="word"
         role="button"
         tabindex="0"
-        :class="{ open: !props.text, num: props.number, moves: !props.text && moves }"
-        :aria-label="`${props.label}: ${props.text || 'open'}`"
+        :class="{ open: !props.text, num: props.number, moves: !props.text && moves, proposed }"
+        :aria-label="`${props.label}: ${props.text || 'open'}${proposed ? ', proposed' : ''}`"
         @keydown.enter.prevent="($event.currentTarget as HTMLElement).click()"
         @keydown.space.prevent="($event.currentTarget as HTMLElement).click()"
         >{{ props.text || props.ask }}</span
@@ -89,6 +93,9 @@ defineExpose({ close })
 .word.open.moves {
   text-decoration-color: var(--go);
   color: var(--ink);
+}
+.word.proposed {
+  text-decoration: underline dotted var(--go) 3px;
 }
 .word:hover {
   background: var(--card);

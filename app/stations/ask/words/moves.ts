@@ -2,3 +2,6 @@ import type { InjectionKey, Ref } from 'vue'
 
 /** Whether the open word that is drawn here would move most glues: it is drawn as worth answering first. */
 export const wordMoves: InjectionKey<Ref<boolean>> = Symbol('word moves most')
+
+/** Whether the word that is drawn here is a proposal that nobody has confirmed. */
+export const wordProposed: InjectionKey<Ref<boolean>> = Symbol('word proposed')
