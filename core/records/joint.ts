@@ -50,7 +50,7 @@ export const briefSchema = z.object({
   later: z.nullable(z.array(z.enum(laterWork))),
   /** closed in a box with what it may fog: a lamp housing, a visor, a display case */
   boxed: z.nullable(z.boolean()),
-  life: z.nullable(z.enum(['temporary', 'show', 'years', 'archival'])),
+  life: z.nullable(z.enum(['temporary', 'mend', 'show', 'years', 'archival'])),
   /** must be taken apart again without harm */
   undo: z.nullable(z.boolean()),
   /** seconds for which a part must still move after contact */

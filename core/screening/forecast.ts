@@ -107,3 +107,13 @@ function inOrder(reasons: readonly Weighed[], verdict: Verdict): Weighed[] {
   }
   return [...reasons].sort((x, y) => place(x) - place(y))
 }
+
+/**
+ * What a line says of a glue: where it suits, what speaks for it, or how makers take it; else the gravest reason. Never
+ * a caution about people beside a glue that suits: those stand where the work begins.
+ */
+export function decidingReason({ verdict, reasons }: Pick<Forecast, 'verdict' | 'reasons'>): Weighed | null {
+  if (verdict !== 'fit') return reasons[0] ?? null
+  const best = reasons.find(({ db }) => db > 0)
+  return best ?? reasons.find(({ mode, db }) => mode === 'use' && db === 0) ?? reasons.find(({ db }) => db < 0) ?? null
+}

@@ -18,7 +18,7 @@ export interface Face {
 export type Dab = 'ca-gel' | 'hotmelt-low' | 'tape-foam'
 
 /** Words of the brief that rules see as they were said. */
-type Said = Omit<Brief, 'a' | 'b' | 'loads' | 'widthMm' | 'lengthMm' | 'heatC' | 'coldC' | 'life' | 'undo'>
+type Said = Omit<Brief, 'a' | 'b' | 'loads' | 'widthMm' | 'lengthMm' | 'heatC' | 'coldC' | 'undo'>
 
 /**
  * What a rule may ask about: the brief's facts with one glue and its helpers. null is unknown, and unknown blocks
@@ -86,7 +86,8 @@ export function situationOf(
   family: Family,
   around: Around = {},
 ): Situation {
-  const { a: saidA, b: saidB, loads, widthMm, lengthMm, heatC, coldC, life, undo, ...said } = brief
+  const { a: saidA, b: saidB, loads, widthMm, lengthMm, heatC, coldC, undo, ...said } = brief
+  const { life } = said
   const load = requiredLoad(brief)
   const areaCm2 = widthMm !== null && lengthMm !== null ? (widthMm * lengthMm) / 100 : null
   const steady = brief.motion === 'still' && load !== null && load.n > 0

@@ -4,6 +4,7 @@ import { helperWords, type Helper } from '../../../core/knowledge/vocabulary'
 import type { Procedure } from '../../../core/records/round'
 import type { Candidate, Help } from '../../../core/screening/shortlist'
 import { showMoney } from '../../../core/quantities/money'
+import { decidingReason } from '../../../core/screening/forecast'
 import { chanceWords } from '../../../core/screening/chanceWords'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
@@ -32,7 +33,7 @@ const verdict = computed(() => tones[screening.value.verdict])
 const blocked = computed(() => screening.value.verdict === 'block')
 const harmful = computed(() => screening.value.reasons.some((reason) => reason.harm && reason.verdict === 'block'))
 const plain = computed(() => props.picked.find(({ helpers }) => helpers.length === 0))
-const first = computed(() => screening.value.reasons[0])
+const first = computed(() => decidingReason(screening.value))
 const open = ref(false)
 const cost = computed(() => {
   const { glueCost } = props.candidate.situation
@@ -123,7 +124,7 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
 <style scoped>
 .glue {
   display: grid;
-  grid-template-columns: 196px minmax(0, 1fr) 150px 156px;
+  grid-template-columns: 208px minmax(0, 1fr) 150px 156px;
   gap: 4px 16px;
   padding: 5px 0;
   border-top: 1px solid var(--line);

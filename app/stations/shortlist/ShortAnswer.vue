@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { modeWords } from '../../../core/knowledge/weights'
 import { helperWords } from '../../../core/knowledge/vocabulary'
+import { decidingReason } from '../../../core/screening/forecast'
 import { doubtOf, type FirstPick, type ShortAnswer } from '../../../core/screening/shortAnswer'
 import AskWhy from '../../look/AskWhy.vue'
 import ChanceBar from '../../look/ChanceBar.vue'
@@ -24,7 +25,7 @@ const takeWords = computed(() => {
 })
 const nameOf = ({ candidate, helper }: FirstPick) =>
   (candidate.product?.name ?? candidate.family.name) + (helper ? ` + ${helperWords[helper].word}` : '')
-const leading = ({ screening }: FirstPick) => screening.reasons.find(({ db }) => db > 0) ?? screening.reasons[0]
+const leading = ({ screening }: FirstPick) => screening.reasons.find(({ db }) => db > 0) ?? decidingReason(screening)
 /** What each would fail by first, said once for all. */
 const apart = computed(() => {
   const doubts = props.answer.three.flatMap((one) => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { families } from '../../knowledge/families'
 import { materialClasses } from '../../knowledge/materials'
 import { weightRows } from '../../knowledge/weights'
-import { chanceOf, forecast } from '../forecast'
+import { chanceOf, decidingReason, forecast } from '../forecast'
 import { answerQuestion, type Question } from '../question'
 import { rules, type Reason } from '../screen'
 import cases from './practiceCases.json'
@@ -85,6 +85,16 @@ describe('the verdict', () => {
     ])
     const worse = reason('dirty-face', -10)
     expect(forecast([known, praise, doubt, worse]).reasons.map(({ rule }) => rule)[0]).toBe('dirty-face')
+  })
+
+  it('is told by what speaks for a glue that suits, never by a caution about people, and else by the gravest', () => {
+    const allergy = reason('sensitiser-users', 0, { harm: true, verdict: 'note' })
+    const told = (...list: Reason[]) => decidingReason(forecast(list))?.rule ?? null
+    expect(told(allergy, reason('use', 3), reason('grip', -1))).toBe('use')
+    expect(told(allergy, reason('use', 0), reason('grip', -1))).toBe('use')
+    expect(told(allergy, reason('grip', -1))).toBe('grip')
+    expect(told(allergy)).toBeNull()
+    expect(told(reason('use', 6), reason('dirty-face', -10), reason('too-cold', -3))).toBe('dirty-face')
   })
 
   it('of a reason that own pulls lifted is as if it were not there', () => {

@@ -199,7 +199,7 @@ function randomBrief(random: Random): Brief {
     look: one(['hidden', 'neat', 'clear', 'white'] as const),
     later: maybe(random, 0.4, () => some(random, laterWork, 0.3)),
     boxed: one([true, false]),
-    life: one(['temporary', 'show', 'years', 'archival'] as const),
+    life: one(['temporary', 'mend', 'show', 'years', 'archival'] as const),
     undo: one([true, false]),
     repositionS: one([0, 20, 90]),
     canClamp: one([true, false]),

@@ -673,6 +673,12 @@ const cases: [rule: string, verdict: 'block' | 'caution' | 'fit' | 'note', fires
     ['mdf', 'wood', 'pva-white', { later: ['sand'] }],
     ['leather', 'wood', 'pva-white', { later: ['sand'] }],
   ],
+  [
+    'slow-for-a-mend',
+    'caution',
+    ['wood', 'wood', 'epoxy-slow', { life: 'mend' }],
+    ['wood', 'wood', 'ca-medium', { life: 'mend' }],
+  ],
   ['family-unknown', 'caution', ['wood', 'wood', 'unknown'], ['wood', 'wood', 'pva-wood']],
   [
     'helper-without-effect',

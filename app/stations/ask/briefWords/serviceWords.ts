@@ -61,7 +61,8 @@ export const serviceWords = {
     ask: 'how long?',
     what: 'life',
     choices: [
-      c('temporary', 'a day, then come apart'),
+      c('temporary', 'a day, then come off clean'),
+      c('mend', 'until a better mend', 'good enough for now: speed counts, and it need not come off'),
       c('show', 'a run of shows'),
       c('years', 'years'),
       c('archival', 'as long as paper lasts', 'albums, books, museum work'),
