@@ -131,16 +131,25 @@ export function inOrder(candidates: readonly Candidate[]): Candidate[] {
   )
 }
 
-/** Which helpers could do anything for a family at all; the rest need not be tried. */
-function helpersWorthTrying({ family, situation }: Candidate): Helper[] {
-  const cloth = situation.faces.some(({ material }) => material?.group === 'textile')
-  const instant: Helper[] =
-    family.chemistry === 'cyanoacrylate' ? ['activator', 'powder-filler', 'primer', 'fibre-filler'] : []
-  return [
-    ...instant,
-    ...(family.holdS > 120 ? ['tack-and-cure' as const] : []),
-    ...(cloth ? (['cloth-primer', 'paper-backing'] as const) : []),
-  ]
+/** Gaps below this are filled by the glue itself, mm. */
+const FILLED_MM = 0.1
+
+/** Which helpers could do anything for a glue here at all; the rest need not be tried. */
+function helpersWorthTrying({ family, situation, screening }: Candidate): Helper[] {
+  const speaks = (rule: string) => screening.reasons.some((one) => one.rule === rule && one.db < 0)
+  const instant = family.chemistry === 'cyanoacrylate'
+  const gap = situation.gapMm !== null && situation.gapMm > FILLED_MM
+  const slippery = situation.faces.some(({ material }) => material?.surfaceEnergy === 'low')
+  const worth: Partial<Record<Helper, boolean>> = {
+    activator: instant,
+    'powder-filler': instant && gap,
+    'fibre-filler': instant && gap,
+    primer: instant && slippery,
+    'tack-and-cure': family.holdS > 120,
+    'cloth-primer': speaks('bleed-through-cloth'),
+    'paper-backing': speaks('bleed-through-cloth'),
+  }
+  return (Object.keys(worth) as Helper[]).filter((helper) => worth[helper])
 }
 
 export interface Help {
