@@ -205,7 +205,7 @@ const cases: Case[] = [
   ['glass', 'wood', 'lap', ['shear'], 'construction-water', 'caution'],
   ['foam-eva', 'card', 'face-large', ['peel'], 'contact-water', 'fit', { needs: { areaCm2: 15 } }],
   ['foam-eva', 'fabric-cotton', 'patch', ['peel'], 'fabric-glue', 'fit'],
-  ['leather-coated', 'leather', 'lap', ['peel'], 'contact-solvent', 'caution'],
+  ['leather-coated', 'leather', 'lap', ['peel'], 'contact-solvent', 'fit'],
   ['print-pla', 'foam-eva', 'lap', ['shear'], 'contact-solvent', 'fit'],
   ['sheet-styrene', 'sheet-styrene', 'lap', ['shear'], 'contact-solvent', 'caution'],
   ['sheet-styrene', 'sheet-styrene', 'lap', ['shear'], 'ca-medium', 'fit'],

@@ -41,7 +41,7 @@ const cases: Case[] = [
     'most spray glue does too',
     ['foam-xps', 'paper', 'face-large', ['peel']],
     'spray-contact',
-    'block',
+    'caution',
     'styrene-foam-attacked',
   ],
   [

@@ -39,6 +39,12 @@ const styreneFoamAttacked = rule(
   'matching solubility; very large cell surface',
   (s) => {
     const face = someFace(s, styreneFoam)
+    if (face && attacks(s, 'styrene-foam') && s.family.form === 'spray')
+      return push(
+        -10,
+        `Most cans eat a hollow into ${called(face)}: only one sold as foam-safe, misted from arm’s length and left ` +
+          'till dry to the touch, and a drop on scrap first.',
+      )
     return face && attacks(s, 'styrene-foam')
       ? block(
           `Its solvent or monomer eats a hollow into ${called(face)} before it can hold; only types sold as ` +
@@ -209,7 +215,8 @@ const solventSoftensThinPlastic = rule(
       if (!named(m) || !(m.sensitiveTo.includes('ketone') || m.sensitiveTo.includes('aromatic'))) return null
       const thin = face.thicknessMm !== null && face.thicknessMm < 1.5
       if (is('coated')(m) || thin)
-        return caution(
+        return push(
+          thin ? -6 : -3,
           atStart(
             `${called(face)}${thin ? `, ${face.thicknessMm} mm,` : ''} may wrinkle, sag or crack later: too ` +
               'much solvent softens the whole wall or lifts the coating.',
@@ -217,7 +224,8 @@ const solventSoftensThinPlastic = rule(
         )
       // A glue that is not meant to dissolve the plastic still swells it; how far depends on the wall.
       return face.thicknessMm === null && !isWeld(s.family) && !is('heat-formable')(m)
-        ? caution(
+        ? push(
+            -3,
             `Its solvent swells ${called(face)}: on a thin wall it may wrinkle or crack later. Say how thick it is.`,
           )
         : note(`Little is enough: too much softens ${called(face)} through.`)
