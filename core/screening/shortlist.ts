@@ -1,4 +1,5 @@
 import { packOf } from '../costs/pack'
+import { correctionOf } from '../evidence/corrections'
 import { onThisPair, sayingOf, type PairEvidence, type Saying } from '../evidence/pairEvidence'
 import { families, type Family } from '../knowledge/families'
 import type { MaterialClass } from '../knowledge/materials'
@@ -71,12 +72,13 @@ export function judged(
   const packs = product ? setting.stock.filter((one) => one.adhesive === product.id) : []
   const pack = packInUse(packs, now)
   const { packSize, packUnit } = packOf(product, family)
+  const correction = a && b ? correctionOf(setting.evidence, a.id, b.id, product?.family ?? family.id) : null
   const situation = situationOf(
     brief,
     a,
     b,
     { ...family, packSize, packUnit },
-    around(family, product, pack, setting, more),
+    { ...around(family, product, pack, setting, more), correction },
   )
   const subject = { adhesive: product?.id ?? null, materials: [brief.a.material, brief.b.material] }
   const evidence = onThisPair(setting.evidence, brief, setting.classOf).filter((one) =>

@@ -49,6 +49,8 @@ export interface Situation extends Said {
   pack: PackAge | null
   helpers: readonly Helper[]
   dab: Dab | null
+  /** what own pulls make of the tables' strength here */
+  correction: { factor: number; tested: boolean; pulls: number } | null
 }
 
 /** What is known beside the brief. */
@@ -60,6 +62,7 @@ export interface Around {
   room?: { tempC: number; rh: number } | null
   packPrice?: number | null
   currency?: string
+  correction?: Situation['correction']
 }
 
 /** From the brief's size: the deepest point of a closed joint lies half of its smaller side from the edge. */
@@ -111,6 +114,7 @@ export function situationOf(
     pack: around.pack ?? null,
     helpers: around.helpers ?? [],
     dab: around.dab ?? null,
+    correction: around.correction ?? null,
   }
 }
 

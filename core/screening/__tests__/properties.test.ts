@@ -238,6 +238,7 @@ describe('20,000 random briefs', () => {
               expired: random() < 0.1,
             })),
             packPrice: 6,
+            correction: maybe(random, 0.2, () => ({ factor: pick(random, [0.4, 1, 2]), tested: false, pulls: 5 })),
           },
         ),
       )

@@ -679,6 +679,18 @@ const cases: [rule: string, verdict: 'block' | 'caution' | 'fit' | 'note', fires
     ['wood', 'wood', 'epoxy-slow', { life: 'mend' }],
     ['wood', 'wood', 'ca-medium', { life: 'mend' }],
   ],
+  [
+    'own-correction',
+    'fit',
+    ['wood', 'wood', 'pva-wood', { around: { correction: { factor: 1.4, tested: false, pulls: 6 } } }],
+    ['wood', 'wood', 'pva-wood', { around: { correction: { factor: 1.05, tested: false, pulls: 6 } } }],
+  ],
+  [
+    'own-correction',
+    'caution',
+    ['wood', 'wood', 'pva-wood', { around: { correction: { factor: 0.5, tested: true, pulls: 6 } } }],
+    ['wood', 'wood', 'pva-wood', { around: { correction: { factor: 0.95, tested: true, pulls: 6 } } }],
+  ],
   ['family-unknown', 'caution', ['wood', 'wood', 'unknown'], ['wood', 'wood', 'pva-wood']],
   [
     'helper-without-effect',

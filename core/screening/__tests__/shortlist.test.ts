@@ -152,7 +152,7 @@ describe('products and families', () => {
         },
       ),
     )
-    expect(list.slice(0, 2).map(({ key }) => key)).toEqual(['q', 'pva-wood'])
+    expect(new Set(list.slice(0, 2).map(({ key }) => key))).toEqual(new Set(['q', 'pva-wood']))
     const chances = list.filter(({ screening }) => screening.verdict === 'fit').map(({ screening }) => screening.chance)
     expect(chances).toEqual([...chances].sort((x, y) => y - x))
     const ranks = list.map(({ screening }) => ({ fit: 0, caution: 1, block: 2 })[screening.verdict])

@@ -136,7 +136,7 @@ const strength = rule(
     const sides = [a.material.id, b.material.id].flatMap((id) => typicalStrength(id, s.family.id) ?? [])
     if (!sides.length) return null
     const least = (value: (one: TypicalStrength) => number) =>
-      Math.min(...sides.map((one) => value(one) * Math.exp(-WEAK * one.cv))) * kept(s)
+      Math.min(...sides.map((one) => value(one) * Math.exp(-WEAK * one.cv))) * kept(s) * (s.correction?.factor ?? 1)
     // A part that tears before its glue is not the glue's minus.
     const tears = sides.some(({ failure }) => failure === 'substrate')
     if (loaded(s, 'peel') && s.geometry !== 'point' && s.geometry !== 'rod' && !tears) {
@@ -166,5 +166,28 @@ const strength = rule(
   BY_PULL,
 )
 
+/** Twice the tables' strength is worth this much, decibans, and half of it as much less. */
+const TWICE_DB = 3
+/** Corrections nearer to 1 than this say nothing. */
+const SAYS_SOMETHING = 1.1
+const corrected = rule(
+  'own-correction',
+  'Three pulls of your own on this very pair.',
+  'your own pulls against the tables, pair and family by pair and family',
+  (s) => {
+    if (!s.correction) return null
+    const { factor, tested, pulls } = s.correction
+    const times = Math.max(factor, 1 / factor)
+    if (times < SAYS_SOMETHING) return null
+    const db = Math.max(-TWICE_DB, Math.min(TWICE_DB, (TWICE_DB * Math.log(factor)) / Math.LN2))
+    const where = tested ? 'Your own pulls on this pair' : 'Your own pulls on like pairs'
+    return push(
+      Math.round(10 * db) / 10,
+      `${where} put it ${figureOf(times)} times ${factor > 1 ? 'above' : 'below'} the tables` +
+        `${tested ? '' : `: borrowed from your other tests (${pulls} pulls), not tested here`}.`,
+    )
+  },
+)
+
 /** What practice reaches for, and how each face takes the glue. */
-export const practiceRules: Rule[] = [reachedFor, grips, strength, layFlat]
+export const practiceRules: Rule[] = [reachedFor, grips, strength, layFlat, corrected]
