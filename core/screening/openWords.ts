@@ -62,6 +62,10 @@ const isOpen = (brief: Brief, key: string): boolean => {
   return (word ? brief[which as 'a' | 'b'][word as keyof Side] : brief[key as keyof Brief]) === null
 }
 
+/** What was counted last, by all that it follows from: a name that changes, or an undo, asks the same again. */
+const counted = new Map<string, OpenWord[]>()
+const MOST_COUNTED = 32
+
 /** Open words by how many families their answer would move, the most first; words that move none are left out. */
 export function openWordsByEffect(
   brief: Brief,
@@ -69,6 +73,22 @@ export function openWordsByEffect(
   b: MaterialClass | null,
   among: readonly Family[] = families,
   around: Around = {},
+): OpenWord[] {
+  const key = JSON.stringify([brief, a?.id, b?.id, among.map(({ id }) => id), around])
+  let words = counted.get(key)
+  if (!words) {
+    if (counted.size >= MOST_COUNTED) counted.clear()
+    counted.set(key, (words = count(brief, a, b, among, around)))
+  }
+  return words
+}
+
+function count(
+  brief: Brief,
+  a: MaterialClass | null,
+  b: MaterialClass | null,
+  among: readonly Family[],
+  around: Around,
 ): OpenWord[] {
   const judge = (answered: Brief, family: Family): Verdict =>
     screen(situationOf(answered, a, b, family, around)).verdict

@@ -3,8 +3,8 @@ import { requiredLoad } from '../loads/requirement'
 import { packGrams } from '../costs/cost'
 import { waterRank, type Family, type FamilyTrait, type WaterClass } from '../knowledge/families'
 import type { FaceState, MaterialClass, MaterialTrait } from '../knowledge/materials'
-import type { FaceTrait, Helper, LoadMode } from '../knowledge/vocabulary'
-import type { Brief } from '../records/joint'
+import type { FaceTrait, Geometry, Helper, LoadMode, Stake } from '../knowledge/vocabulary'
+import type { Brief, laterWork } from '../records/joint'
 
 export interface Face {
   side: 'A' | 'B'
@@ -17,25 +17,48 @@ export interface Face {
 /** The fast glue whose dabs hold while a slow one cures. */
 export type Dab = 'ca-gel' | 'hotmelt-low' | 'tape-foam'
 
-/** Words of the brief that rules see as they were said. */
-type Said = Omit<Brief, 'a' | 'b' | 'loads' | 'widthMm' | 'lengthMm' | 'heatC' | 'coldC' | 'undo'>
-
 /**
  * What a rule may ask about: the brief's facts with one glue and its helpers. null is unknown, and unknown blocks
  * nothing.
  */
-export interface Situation extends Said {
+export interface Situation {
   faces: [Face, Face]
+  geometry: Geometry | null
   /** modes, with “steady” for a weight that hangs still */
   loads: readonly (LoadMode | 'steady')[] | null
   /** force on one joint, N, without its motion */
   restN: number | null
   areaCm2: number | null
+  /** deepest point of the joint to the nearest open edge, mm */
+  edgeMm: number | null
+  gapMm: number | null
+  fit: Brief['fit']
+  curveMm: number | null
   tempMaxC: number | null
   tempMinC: number | null
+  water: WaterClass | null
+  sun: boolean | null
+  flex: Brief['flex']
+  look: Brief['look']
+  boxed: boolean | null
   /** each true when said so; a joint may be asked both to last and to come apart again */
   lasts: 'years' | 'archival' | null
   comesApart: boolean
+  later: readonly (typeof laterWork)[number][] | null
+  readyH: number | null
+  repositionS: number | null
+  canClamp: boolean | null
+  reach: Brief['reach']
+  inShell: boolean | null
+  air: Brief['air']
+  roomM3: number | null
+  heatNear: boolean | null
+  users: readonly ('child' | 'sensitised')[] | null
+  skin: boolean | null
+  stakes: readonly Stake[] | null
+  perEvening: number | null
+  count: number | null
+  maxCost: number | null
   /** what money is counted in, for its words */
   currency: string
   roomC: number | null
@@ -51,6 +74,8 @@ export interface Situation extends Said {
   dab: Dab | null
   /** what own pulls make of the tables' strength here */
   correction: { factor: number; tested: boolean; pulls: number } | null
+  /** the brief's words as they were said: what a rule asks that stands under no name above */
+  said: Brief
 }
 
 /** What is known beside the brief. */
@@ -89,22 +114,44 @@ export function situationOf(
   family: Family,
   around: Around = {},
 ): Situation {
-  const { a: saidA, b: saidB, loads, widthMm, lengthMm, heatC, coldC, undo, ...said } = brief
-  const { life } = said
+  const { widthMm, lengthMm } = brief
   const load = requiredLoad(brief)
   const areaCm2 = widthMm !== null && lengthMm !== null ? (widthMm * lengthMm) / 100 : null
   const steady = brief.motion === 'still' && load !== null && load.n > 0
   return {
-    ...said,
-    faces: [faceOf('A', saidA, a), faceOf('B', saidB, b)],
-    loads: steady ? [...(loads ?? []), 'steady'] : loads,
+    faces: [faceOf('A', brief.a, a), faceOf('B', brief.b, b)],
+    geometry: brief.geometry,
+    loads: steady ? [...(brief.loads ?? []), 'steady'] : brief.loads,
     restN: load && load.n / load.factor,
     areaCm2,
     edgeMm: halfWidthMm(brief),
-    tempMaxC: heatC,
-    tempMinC: coldC,
-    lasts: life === 'years' || life === 'archival' ? life : null,
-    comesApart: life === 'temporary' || undo === true,
+    gapMm: brief.gapMm,
+    fit: brief.fit,
+    curveMm: brief.curveMm,
+    tempMaxC: brief.heatC,
+    tempMinC: brief.coldC,
+    water: brief.water,
+    sun: brief.sun,
+    flex: brief.flex,
+    look: brief.look,
+    boxed: brief.boxed,
+    lasts: brief.life === 'years' || brief.life === 'archival' ? brief.life : null,
+    comesApart: brief.life === 'temporary' || brief.undo === true,
+    later: brief.later,
+    readyH: brief.readyH,
+    repositionS: brief.repositionS,
+    canClamp: brief.canClamp,
+    reach: brief.reach,
+    inShell: brief.inShell,
+    air: brief.air,
+    roomM3: brief.roomM3,
+    heatNear: brief.heatNear,
+    users: brief.users,
+    skin: brief.skin,
+    stakes: brief.stakes,
+    perEvening: brief.perEvening,
+    count: brief.count,
+    maxCost: brief.maxCost,
     currency: around.currency ?? '',
     roomC: around.room?.tempC ?? null,
     roomRH: around.room?.rh ?? null,
@@ -115,6 +162,7 @@ export function situationOf(
     helpers: around.helpers ?? [],
     dab: around.dab ?? null,
     correction: around.correction ?? null,
+    said: brief,
   }
 }
 

@@ -267,7 +267,7 @@ const slowForSoMany = rule(
 /** A mend that serves until a better one is wanted within the hour, s. */
 const MEND_S = 3600
 const slowForAMend = rule('slow-for-a-mend', 'Time it on a scrap.', 'handling time of the table or the label', (s) =>
-  s.life === 'mend' && s.family.handlingS > MEND_S
+  s.said.life === 'mend' && s.family.handlingS > MEND_S
     ? caution(`For a mend until a better one it is slow: it can be handled after ${durationWords(s.family.handlingS)}.`)
     : null,
 )

@@ -76,7 +76,7 @@ const grips = rule(
       const text = grip === 2 ? `It grips ${name} well enough, not firmly` : `It grips ${name}`
       return push(grip === 2 ? -1 : 0, `${text}${scuffed ? ', once that is scuffed and wiped' : ''}.`)
     }
-    const heavy = s.weightKg !== null && s.weightKg > LIGHT_KG
+    const heavy = s.said.weightKg !== null && s.said.weightKg > LIGHT_KG
     const hard = heavy || loaded(s, 'tension', 'peel', 'cleavage', 'torsion', 'bend', 'flex', 'impact')
     return push(
       hard ? -10 : -6,
@@ -152,7 +152,7 @@ const strength = rule(
     }
     if (s.restN === null || s.restN === 0 || s.areaCm2 === null || loaded(s, 'peel', 'bend', 'torsion')) return null
     const steady = loaded(s, 'steady') ? (has(s, 'creeps') || isPressure(s.family) ? 10 : 3) : 1
-    const needs = s.restN * (s.motion === null ? 2 : motionFactor[s.motion])
+    const needs = s.restN * (s.said.motion === null ? 2 : motionFactor[s.said.motion])
     const holds = (least(({ observedMPa }) => observedMPa) * s.areaCm2 * 100) / steady
     const db = byMargin(holds / needs)
     return db === 0
