@@ -62,7 +62,7 @@ export const station = (page: Page, name: string) =>
 
 export /** Those that are ruled out lie folded below; those that want care are shown in part. */
 async function unfold(page: Page): Promise<void> {
-  for (const name of [/that suit$/, /that want care$/]) {
+  for (const name of [/that want care$/]) {
     const more = page.getByRole('button', { name })
     if (await more.isVisible()) await more.click()
   }

@@ -26,12 +26,9 @@ const candidates = computed(() => shortlist(setting.value))
 const refusal = computed(() => refusalFor(props.view.joint.brief.stakes))
 const helpOf = computed(() => new Map(candidates.value.map((one) => [one.key, helpersThatHelp(one, setting.value)])))
 
-/** Lines shown before the rest is asked for: the page stays within two screens. */
-const SUIT_SHOWN = 4
-const LINES_SHOWN = 5
-const CAREFUL_SHOWN = 1
+/** Careful ones shown before the rest is asked for. */
+const CAREFUL_SHOWN = 6
 const allCareful = ref(false)
-const allSuiting = ref(false)
 const pickedOf = ({ product, family }: Candidate): Procedure[] =>
   props.view.procedures.filter((one) =>
     product ? one.adhesive === product.id : one.adhesive === null && one.family === family.id,
@@ -60,15 +57,9 @@ const lineOf = (one: Candidate) => ({
 })
 const open = computed(() => props.view.progress.openWords)
 const suited = computed(() => candidates.value.some(({ screening }) => screening.verdict === 'fit'))
-const suiting = computed(() =>
-  allSuiting.value || wanted.value
-    ? of('fit')
-    : of('fit').slice(0, of('fit').length <= SUIT_SHOWN + 1 ? undefined : SUIT_SHOWN),
+const careful = computed(() =>
+  allCareful.value || wanted.value ? of('caution') : of('caution').slice(0, CAREFUL_SHOWN),
 )
-const careful = computed(() => {
-  const left = Math.max(CAREFUL_SHOWN, LINES_SHOWN - suiting.value.length)
-  return allCareful.value || wanted.value ? of('caution') : of('caution').slice(0, left)
-})
 /** What is searched for is shown wherever it stands. */
 const outOpen = ref(false)
 watch(wanted, (words) => (outOpen.value = words.trim() !== '' && of('block').length > 0))
@@ -121,16 +112,13 @@ function toggle(key: string) {
         </h2>
         <ul>
           <GlueLine
-            v-for="one in suiting"
+            v-for="one in of('fit')"
             :key="one.key"
             v-bind="lineOf(one)"
             @pick="(h, a) => asked(one, h, a)"
             @compare="toggle(one.key)"
           />
         </ul>
-        <v-btn v-if="suiting.length < of('fit').length" class="quiet" @click="allSuiting = true"
-          >Show the other {{ of('fit').length - suiting.length }} that suit</v-btn
-        >
         <p v-if="!of('fit').length" class="mute">None without a but.</p>
       </section>
       <section aria-labelledby="group-caution">
