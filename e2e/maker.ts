@@ -60,12 +60,14 @@ export const station = (page: Page, name: string) =>
     .getByRole('link', { name: new RegExp(name) })
     .click()
 
-export /** Those that are ruled out lie folded below; those that want care are shown in part. */
-async function unfold(page: Page): Promise<void> {
-  for (const name of [/that want care$/]) {
-    const more = page.getByRole('button', { name })
-    if (await more.isVisible()) await more.click()
-  }
+/**
+ * Those that are ruled out lie folded below; those that want care are shown in part. The page is waited for: what is not
+ * drawn yet cannot be unfolded.
+ */
+export async function unfold(page: Page): Promise<void> {
+  await expect(page.locator('#group-fit, #record')).toBeAttached()
+  const more = page.getByRole('button', { name: /that want care$/ })
+  if (await more.isVisible()) await more.click()
   const out = page.locator('details.out:not([open]) summary')
   if (await out.isVisible()) await out.click()
 }
