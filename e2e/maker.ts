@@ -61,8 +61,8 @@ export const station = (page: Page, name: string) =>
     .click()
 
 /**
- * Those that are ruled out lie folded below; those that want care are shown in part. The page is waited for: what is not
- * drawn yet cannot be unfolded.
+ * Those that are ruled out lie folded below; those that want care are shown in part. The page is waited for: what is
+ * not drawn yet cannot be unfolded.
  */
 export async function unfold(page: Page): Promise<void> {
   await expect(page.locator('#group-fit, #record')).toBeAttached()
