@@ -50,6 +50,14 @@ test('the whole walk by keyboard alone', async ({ page }) => {
   await page.locator('#work').focus()
   await press(page, '2')
   await expect(page.getByRole('heading', { name: 'Glues for strap' })).toBeVisible()
+  await tabTo(page, /^Show the other \d+ that suit/)
+  await press(page, 'Enter')
+  await expect(
+    page
+      .locator('.glue')
+      .nth(5)
+      .getByRole('button', { name: /^Test this glue/ }),
+  ).toBeFocused()
   await tabTo(page, /^Test this glue: Water-borne contact glue/)
   await press(page, 'Enter')
   await expect(page.locator('.picked li')).toHaveCount(1)

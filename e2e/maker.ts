@@ -61,13 +61,15 @@ export const station = (page: Page, name: string) =>
     .click()
 
 /**
- * Those that are ruled out lie folded below; those that want care are shown in part. The page is waited for: what is
+ * Those that are ruled out lie folded below; the others are shown in part. The page is waited for: what is
  * not drawn yet cannot be unfolded.
  */
 export async function unfold(page: Page): Promise<void> {
   await expect(page.locator('#group-fit, #record')).toBeAttached()
-  const more = page.getByRole('button', { name: /that want care$/ })
-  if (await more.isVisible()) await more.click()
+  for (const others of [/that suit$/, /that want care$/]) {
+    const more = page.getByRole('button', { name: others })
+    if (await more.isVisible()) await more.click()
+  }
   const out = page.locator('details.out:not([open]) summary')
   if (await out.isVisible()) await out.click()
 }

@@ -12,7 +12,7 @@ import { useSetting } from '../../bench/setting'
 import { useBench } from '../../bench/store'
 import { plural } from '../../look/figures'
 import CompareTable from './CompareTable.vue'
-import GlueLine from './GlueLine.vue'
+import GlueGroup from './GlueGroup.vue'
 import NothingSuits from './NothingSuits.vue'
 import PickedGlues from './PickedGlues.vue'
 import { pick } from './pick'
@@ -26,9 +26,9 @@ const candidates = computed(() => shortlist(setting.value))
 const refusal = computed(() => refusalFor(props.view.joint.brief.stakes))
 const helpOf = computed(() => new Map(candidates.value.map((one) => [one.key, helpersThatHelp(one, setting.value)])))
 
-/** Careful ones shown before the rest is asked for. */
-const CAREFUL_SHOWN = 6
-const allCareful = ref(false)
+/** Lines shown at first, so that the page stays at two screens: those that suit, then some that want care. */
+const LINES = 7
+const LEAST_CAREFUL = 2
 const pickedOf = ({ product, family }: Candidate): Procedure[] =>
   props.view.procedures.filter((one) =>
     product ? one.adhesive === product.id : one.adhesive === null && one.family === family.id,
@@ -49,21 +49,22 @@ const matches = ({ key }: Candidate) => !found.value || found.value.has(key)
 const shown = computed(() => candidates.value.filter((one) => (!shelfOnly.value || one.product) && matches(one)))
 const of = (verdict: Verdict) => shown.value.filter(({ screening }) => screening.verdict === verdict)
 const lineOf = (one: Candidate) => ({
-  candidate: one,
-  help: helpOf.value.get(one.key) ?? [],
+  help: refusal.value ? [] : (helpOf.value.get(one.key) ?? []),
   picked: pickedOf(one),
   compared: compared.value.includes(one.key),
-  refused: false,
+  refused: refusal.value !== null,
 })
 const open = computed(() => props.view.progress.openWords)
 const suited = computed(() => candidates.value.some(({ screening }) => screening.verdict === 'fit'))
-const careful = computed(() =>
-  allCareful.value || wanted.value ? of('caution') : of('caution').slice(0, CAREFUL_SHOWN),
-)
+const atFirst = computed(() => {
+  if (wanted.value) return { fit: Infinity, careful: Infinity }
+  const fit = LINES - LEAST_CAREFUL
+  return { fit, careful: LINES - Math.min(fit, of('fit').length) }
+})
 /** What is searched for is shown wherever it stands. */
 const outOpen = ref(false)
 watch(wanted, (words) => (outOpen.value = words.trim() !== '' && of('block').length > 0))
-const asked = (one: Candidate, helpers: readonly Helper[], anyway: boolean) =>
+const picked = (one: Candidate, helpers: readonly Helper[], anyway: boolean) =>
   pick(bench, props.view, { family: one.family.id, product: one.product, helpers, anyway })
 const house = computed(
   () => candidates.value.filter(({ screening }) => screening.reasons.some((reason) => reason.house)).length,
@@ -110,33 +111,28 @@ function toggle(key: string) {
         <h2 id="group-fit">
           Suit <span class="mute num">{{ of('fit').length }}</span>
         </h2>
-        <ul>
-          <GlueLine
-            v-for="one in of('fit')"
-            :key="one.key"
-            v-bind="lineOf(one)"
-            @pick="(h, a) => asked(one, h, a)"
-            @compare="toggle(one.key)"
-          />
-        </ul>
+        <GlueGroup
+          :candidates="of('fit')"
+          :shown-at-first="atFirst.fit"
+          others="that suit"
+          :line="lineOf"
+          @pick="picked"
+          @compare="({ key }) => toggle(key)"
+        />
         <p v-if="!of('fit').length" class="mute">None without a but.</p>
       </section>
       <section aria-labelledby="group-caution">
         <h2 id="group-caution">
           Careful <span class="mute num">{{ of('caution').length }}</span>
         </h2>
-        <ul>
-          <GlueLine
-            v-for="one in careful"
-            :key="one.key"
-            v-bind="lineOf(one)"
-            @pick="(h, a) => asked(one, h, a)"
-            @compare="toggle(one.key)"
-          />
-        </ul>
-        <v-btn v-if="careful.length < of('caution').length" class="quiet" @click="allCareful = true"
-          >Show the other {{ of('caution').length - careful.length }} that want care</v-btn
-        >
+        <GlueGroup
+          :candidates="of('caution')"
+          :shown-at-first="atFirst.careful"
+          others="that want care"
+          :line="lineOf"
+          @pick="picked"
+          @compare="({ key }) => toggle(key)"
+        />
         <p v-if="!of('caution').length" class="mute">None.</p>
       </section>
       <details
@@ -150,31 +146,25 @@ function toggle(key: string) {
             Ruled out <span class="mute num">{{ of('block').length }}</span>
           </h2>
         </summary>
-        <ul>
-          <GlueLine
-            v-for="one in of('block')"
-            :key="one.key"
-            v-bind="lineOf(one)"
-            @pick="(h, a) => asked(one, h, a)"
-            @compare="toggle(one.key)"
-          />
-        </ul>
+        <GlueGroup
+          :candidates="of('block')"
+          :shown-at-first="Infinity"
+          others="that are ruled out"
+          :line="lineOf"
+          @pick="picked"
+          @compare="({ key }) => toggle(key)"
+        />
       </details>
     </template>
     <section v-if="refusal" aria-labelledby="record">
       <h2 id="record">Recording only</h2>
-      <ul>
-        <GlueLine
-          v-for="one in shown"
-          :key="one.key"
-          :candidate="one"
-          :help="[]"
-          :picked="pickedOf(one)"
-          :compared="false"
-          refused
-          @pick="(helpers) => pick(bench, view, { family: one.family.id, product: one.product, helpers, anyway: true })"
-        />
-      </ul>
+      <GlueGroup
+        :candidates="shown"
+        :shown-at-first="Infinity"
+        others="to record"
+        :line="lineOf"
+        @pick="(one, helpers) => picked(one, helpers, true)"
+      />
     </section>
   </div>
 </template>
