@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { families, familyOf, unknownFamily } from '../../core/knowledge/families'
+import { labelFactIds, labelFacts } from '../../core/knowledge/labelFacts'
 import { hazardCodes } from '../../core/knowledge/hazards'
 import { sayError } from '../../core/messages'
 import type { Adhesive, StockItem } from '../../core/records/shelf'
@@ -145,6 +146,17 @@ async function keep() {
         ><span>Limit in its data sheet, mg/m³</span
         ><input v-model="form.limit" class="plain" inputmode="decimal" placeholder="none typed"
       /></label>
+    </fieldset>
+    <fieldset class="whole">
+      <legend>What else its label declares. Each takes part in every shortlist.</legend>
+      <label v-for="fact in labelFactIds" :key="fact" class="field"
+        ><span class="visually-hidden">{{ labelFacts[fact].yes }}</span
+        ><select v-model="form.facts[fact]" class="plain" :class="{ mute: form.facts[fact] === '' }">
+          <option value="">{{ labelFacts[fact].yes }}?</option>
+          <option value="yes">{{ labelFacts[fact].yes }}</option>
+          <option value="no">{{ labelFacts[fact].no }}</option>
+        </select></label
+      >
     </fieldset>
     <fieldset class="whole">
       <legend>

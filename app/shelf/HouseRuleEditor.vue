@@ -1,11 +1,20 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { families } from '../../core/knowledge/families'
+import { hazardCodes } from '../../core/knowledge/hazardCodes'
 import { materialClasses, materialGroups } from '../../core/knowledge/materials'
 import { sayError } from '../../core/messages'
 import { adviceGrades, type HouseRule } from '../../core/records/shelf'
 import { useBench } from '../bench/store'
-import { keepRule, mechanismChoices, mechanismWords, ruleForm } from './houseRuleWork'
+import {
+  factChoices,
+  factWords,
+  hazardWords,
+  keepRule,
+  mechanismChoices,
+  mechanismWords,
+  ruleForm,
+} from './houseRuleWork'
 
 const props = defineProps<{ rule: HouseRule | null }>()
 const emit = defineEmits<{ done: [] }>()
@@ -48,6 +57,12 @@ async function keep() {
           <option v-for="one in mechanismChoices" :key="one" :value="`mechanism:${one}`">
             {{ mechanismWords[one] }}
           </option>
+        </optgroup>
+        <optgroup label="By what the label says">
+          <option v-for="one in factChoices" :key="one" :value="`fact:${one}`">{{ factWords(one) }}</option>
+        </optgroup>
+        <optgroup label="By hazard">
+          <option v-for="one in hazardCodes" :key="one" :value="`hazard:${one}`">{{ hazardWords(one) }}</option>
         </optgroup>
         <optgroup v-if="bench.all('adhesive').length" label="On the shelf">
           <option v-for="one in bench.all('adhesive')" :key="one.id" :value="`product:${one.id}`">

@@ -9,7 +9,7 @@ import { useBench } from '../bench/store'
 import { dayName } from '../look/figures'
 import VerdictMark from '../look/VerdictMark.vue'
 import HouseRuleEditor from './HouseRuleEditor.vue'
-import { mechanismWords } from './houseRuleWork'
+import { factWords, hazardWords, mechanismWords } from './houseRuleWork'
 
 /**
  * Rules of the house: what holds true here, why, on what evidence, and when to look again. They take part in every
@@ -23,7 +23,14 @@ const editing = ref<string | null>(null)
 function about(rule: HouseRule): string {
   const product = rule.adhesive && bench.get('adhesive', rule.adhesive)?.name
   const family = rule.family && (isFamily(rule.family) ? familyOf(rule.family).name : rule.family)
-  const glue = product || family || (rule.mechanism ? mechanismWords[rule.mechanism] : 'any glue')
+  const kind = rule.mechanism
+    ? mechanismWords[rule.mechanism]
+    : rule.hazard
+      ? hazardWords(rule.hazard)
+      : rule.fact
+        ? factWords(rule.fact)
+        : 'any glue'
+  const glue = product || family || kind
   const own = rule.material && bench.get('material', rule.material)?.name
   const material = own || materialClasses.find(({ id }) => id === rule.material)?.name || rule.material
   return [glue, material && `on ${material}`, rule.where].filter(Boolean).join(', ')

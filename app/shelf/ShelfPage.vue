@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { materialClasses, materialClassOf } from '../../core/knowledge/materials'
 import { hazardsOf } from '../../core/knowledge/hazards'
+import { declaredWords } from '../../core/knowledge/labelFacts'
 import { sayError } from '../../core/messages'
 import { showMoney } from '../../core/quantities/money'
 import type { Adhesive, Material } from '../../core/records/shelf'
@@ -16,6 +17,8 @@ import HouseRules from './HouseRules.vue'
 import InstrumentForm from './InstrumentForm.vue'
 import { keepMaterial } from './shelfWork'
 
+/** What its label declares, in its own words. */
+const declared = ({ label }: Adhesive) => declaredWords(label.facts ?? {}).join(', ')
 const bench = useBench()
 const glues = computed(() => bench.all('adhesive').sort((x, y) => x.name.localeCompare(y.name)))
 const materials = computed(() => bench.all('material').sort((x, y) => x.name.localeCompare(y.name)))
@@ -92,6 +95,7 @@ const packWords = ({ packSize, packUnit, packPrice }: Adhesive) =>
               <span v-if="Object.keys(glue.label).length" class="mute"> · by its label</span>
             </p>
             <p class="small careful">
+              <span v-if="declared(glue)" class="mute">{{ declared(glue) }}<br /></span>
               {{
                 hazardsOf(times(glue).hazards)
                   .map((hazard) => hazard.id.replace(/-/g, ' '))

@@ -1,4 +1,5 @@
 import { familyOf, isFamily, mechanisms, type Mechanism } from '../../core/knowledge/families'
+import { labelFactIds, labelFacts } from '../../core/knowledge/labelFacts'
 import { CodedError } from '../../core/errors'
 import { insert } from '../../core/records/entry'
 import type { AdviceGrade, HouseRule } from '../../core/records/shelf'
@@ -20,7 +21,16 @@ export const mechanismWords: Record<Mechanism, string> = {
 }
 export const mechanismChoices = mechanisms.filter((one) => one !== 'unknown')
 
-/** A rule as it is typed; `glue` names what it is about: any, a mechanism, a family or a product. */
+export const hazardWords = (code: string) => `glue that names ${code.replace(/-/g, ' ')} as a hazard`
+/** A glue that is known to be so by its label or family, or is not known to be. */
+export function factWords(fact: NonNullable<HouseRule['fact']>): string {
+  const not = fact.startsWith('not ')
+  const id = (not ? fact.slice(4) : fact) as (typeof labelFactIds)[number]
+  return not ? `glue of which it is not known that it ${labelFacts[id].is}` : `glue that ${labelFacts[id].is}`
+}
+export const factChoices = labelFactIds.flatMap((id): NonNullable<HouseRule['fact']>[] => [id, `not ${id}`])
+
+/** A rule as it is typed; `glue` names what it is about: any, a mechanism, a hazard, a fact, a family or a product. */
 export interface RuleForm {
   name: string
   verdict: HouseRule['verdict']
@@ -40,7 +50,11 @@ export function ruleForm(rule: HouseRule | null): RuleForm {
       ? `family:${rule.family}`
       : rule?.mechanism
         ? `mechanism:${rule.mechanism}`
-        : ''
+        : rule?.hazard
+          ? `hazard:${rule.hazard}`
+          : rule?.fact
+            ? `fact:${rule.fact}`
+            : ''
   return {
     name: rule?.name ?? '',
     verdict: rule?.verdict ?? 'block',
@@ -71,6 +85,8 @@ export function keepRule(bench: ReturnType<typeof useBench>, form: RuleForm, rul
     family,
     adhesive: kind === 'product' ? id : null,
     mechanism: kind === 'mechanism' ? (id as Mechanism) : null,
+    hazard: kind === 'hazard' ? (id as HouseRule['hazard']) : null,
+    fact: kind === 'fact' ? (id as HouseRule['fact']) : null,
     material: form.material || null,
     where: form.where || null,
     reason: form.reason.trim(),

@@ -50,6 +50,7 @@ describe('a product as it is typed', () => {
     heat: '158 °F',
     limit: '300',
     volatile: '75',
+    facts: { ...glueForm(null, null).facts, foamSafe: 'yes' as const, animalFree: 'no' as const },
     left: '50',
   }
   it('is kept in SI with its pack', async () => {
@@ -60,7 +61,7 @@ describe('a product as it is typed', () => {
       name: 'Tin',
       aliases: ['a', 'b'],
       packPrice: 9.2,
-      label: { limitMgM3: 300, volatileShare: 0.75 },
+      label: { limitMgM3: 300, volatileShare: 0.75, facts: { foamSafe: true, animalFree: false } },
     })
     // 158 °F = 70 °C
     expect((glue!['label'] as Adhesive['label']).serviceMaxC).toBeCloseTo(70, 6)
@@ -84,13 +85,21 @@ describe('a product as it is typed', () => {
     expect(written).toEqual([])
   })
   it('comes back into its fields as it was', () => {
-    const label = { serviceMaxC: 90, gapMaxMm: 0.5, hazards: [] as never[], limitMgM3: 12, volatileShare: 0.1 }
+    const label = {
+      serviceMaxC: 90,
+      gapMaxMm: 0.5,
+      hazards: [] as never[],
+      limitMgM3: 12,
+      volatileShare: 0.1,
+      facts: { neutral: true },
+    }
     expect(glueForm({ ...product('x', 'X'), label }, null)).toMatchObject({
       heat: '90 °C',
       gap: '0.5 mm',
       hazards: [],
       limit: '12',
       volatile: '10',
+      facts: { neutral: 'yes', foamSafe: '' },
     })
   })
 })
@@ -103,19 +112,22 @@ describe('a rule of the house as it is typed', () => {
     glue: 'mechanism:melt',
     lookAgain: '2027-05-01',
   }
-  it('knows what it is about: a mechanism, a family, a product', async () => {
+  it('knows what it is about: a mechanism, a family, a product, a hazard, a fact of the label', async () => {
     const { written, bench } = store()
-    for (const glue of ['mechanism:melt', 'family:ca-gel', 'product:p7'])
+    for (const glue of ['mechanism:melt', 'family:ca-gel', 'product:p7', 'hazard:isocyanate', 'fact:not animalFree'])
       await keepRule(bench, { ...typed, glue }, null)
     const about = written
       .map(({ changes }) => changes[0]!.after)
-      .map((rule) => [rule!['mechanism'], rule!['family'], rule!['adhesive']])
+      .map((rule) => [rule!['mechanism'], rule!['family'], rule!['adhesive'], rule!['hazard'], rule!['fact']])
     expect(about).toEqual([
-      ['melt', null, null],
-      [null, 'ca-gel', null],
-      [null, null, 'p7'],
+      ['melt', null, null, null, null],
+      [null, 'ca-gel', null, null, null],
+      [null, null, 'p7', null, null],
+      [null, null, null, 'isocyanate', null],
+      [null, null, null, null, 'not animalFree'],
     ])
-    expect(ruleForm(written[2]!.changes[0]!.after as never).glue).toBe('product:p7')
+    const again = written.map(({ changes }) => ruleForm(changes[0]!.after as never).glue)
+    expect(again).toEqual(['mechanism:melt', 'family:ca-gel', 'product:p7', 'hazard:isocyanate', 'fact:not animalFree'])
   })
   it.each([
     ['name', { name: '' }],

@@ -1,4 +1,5 @@
 import { familyOf } from '../../core/knowledge/families'
+import { labelFactIds, type LabelFact, type LabelFacts } from '../../core/knowledge/labelFacts'
 import { parseMoney } from '../../core/quantities/parseMoney'
 import { parseNumber, parseQuantity } from '../../core/quantities/parse'
 import { CodedError } from '../../core/errors'
@@ -25,6 +26,8 @@ export interface GlueForm {
   gap: string
   water: '' | 'no' | 'splash' | 'wash' | 'soak'
   hazards: string[] | null
+  /** what the label declares: yes, no, or nothing */
+  facts: Record<LabelFact, '' | 'yes' | 'no'>
   /** % by weight that evaporates, and the data sheet's limit for it, mg/m³ */
   volatile: string
   limit: string
@@ -38,6 +41,16 @@ export interface GlueForm {
 
 const asText = (s: number | undefined) =>
   s === undefined ? '' : s % 3600 === 0 ? `${s / 3600} h` : s % 60 === 0 ? `${s / 60} min` : `${s} s`
+
+const factsTyped = (said: LabelFacts): GlueForm['facts'] =>
+  Object.fromEntries(
+    labelFactIds.map((fact) => [fact, said[fact] === undefined ? '' : said[fact] ? 'yes' : 'no']),
+  ) as GlueForm['facts']
+/** What was said; none of it: undefined. */
+function factsFrom(typed: GlueForm['facts']): LabelFacts | undefined {
+  const said = labelFactIds.filter((fact) => typed[fact] !== '')
+  return said.length ? Object.fromEntries(said.map((fact) => [fact, typed[fact] === 'yes'])) : undefined
+}
 
 export function glueForm(adhesive: Adhesive | null, pack: StockItem | null): GlueForm {
   return {
@@ -58,6 +71,7 @@ export function glueForm(adhesive: Adhesive | null, pack: StockItem | null): Glu
     gap: adhesive?.label.gapMaxMm === undefined ? '' : `${adhesive.label.gapMaxMm} mm`,
     water: adhesive?.label.water ?? '',
     hazards: adhesive?.label.hazards ?? null,
+    facts: factsTyped(adhesive?.label.facts ?? {}),
     aliases: adhesive?.aliases.join(', ') ?? '',
     batch: pack?.batch ?? '',
     bought: pack?.boughtOn ?? '',
@@ -110,6 +124,7 @@ function labelFrom(form: GlueForm): Adhesive['label'] {
     water: form.water || undefined,
     // An empty list is an answer: its label names none.
     hazards: form.hazards ? (form.hazards as Adhesive['label']['hazards']) : undefined,
+    facts: factsFrom(form.facts),
   }
   return Object.fromEntries(Object.entries(label).filter(([, value]) => value !== undefined))
 }

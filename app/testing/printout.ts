@@ -12,10 +12,9 @@ import { toolsFor } from '../../core/planning/tools'
 import { changesThatHelp } from '../../core/screening/changes'
 import { compare } from '../../core/screening/compare'
 import { helpersThatHelp, inOrder, judged, type Setting } from '../../core/screening/shortlist'
-import { harmOfUndoing } from '../../core/screening/undoing'
+import { harmOfUndoing, waysToUndo } from '../../core/screening/undoing'
 import { whateverTheGlue } from '../../core/screening/whatever'
 import { situationOf } from '../../core/situation/situation'
-import { undoOf } from '../../core/knowledge/undo'
 import { families } from '../../core/knowledge/families'
 import type { Round } from '../../core/records/round'
 import { progressOf } from '../../core/planning/progress'
@@ -53,7 +52,7 @@ function shortlistLines({ brief, a, b }: RandomPlan): Line[] {
   return [
     ...candidates.flatMap((candidate) => [
       ...candidate.screening.reasons.flatMap((reason) => said(`reason ${reason.rule}`, reason.text)),
-      ...undoOf(candidate.family.id).flatMap((way) =>
+      ...waysToUndo(candidate.situation).flatMap((way) =>
         said('undoing', `${way.how}. ${way.sideEffect}.`, harmOfUndoing(way, candidate.situation)),
       ),
     ]),

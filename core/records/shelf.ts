@@ -1,6 +1,7 @@
 import * as z from 'zod/mini'
 import { hazardCodes } from '../knowledge/hazardCodes'
 import { mechanisms } from '../knowledge/families'
+import { labelFactIds, labelFactsSchema } from '../knowledge/labelFacts'
 import { amount, celsius, day, id, lengthMm, measure, moment, positive, seconds, share, text, words } from './fields'
 
 /** An own material: a class of the tables, called by the maker's name. */
@@ -25,6 +26,7 @@ export const labelSchema = z.partial(
     hazards: z.array(z.enum(hazardCodes)),
     /** exposure limit of its data sheet for what evaporates, mg/m³ */ limitMgM3: positive,
     /** what of it evaporates, 0…1 by weight */ volatileShare: share,
+    /** what it declares beside its numbers, such as foam-safe */ facts: labelFactsSchema,
   }),
 )
 
@@ -85,6 +87,10 @@ export const houseRuleSchema = z.object({
   adhesive: z.nullable(id),
   /** a mechanism of the tables, such as evaporate-solvent */
   mechanism: z.nullable(z.enum(mechanisms)),
+  /** a hazard that its label or family names */
+  hazard: z.optional(z.nullable(z.enum(hazardCodes))),
+  /** what it is known to be (“foamSafe”), or not known to be (“not foamSafe”) */
+  fact: z.optional(z.nullable(z.enum([...labelFactIds, ...labelFactIds.map((one) => `not ${one}` as const)]))),
   /** a material class, an own material, or a group of materials */
   material: z.nullable(id),
   where: z.nullable(z.enum(['indoors', 'outdoors'])),

@@ -1,6 +1,6 @@
 import { hazardsOf } from '../knowledge/hazards'
-import { undoOf } from '../knowledge/undo'
 import type { Candidate } from './shortlist'
+import { waysToUndo } from './undoing'
 import { durationWords } from '../quantities/durations'
 
 export interface CompareLine {
@@ -55,7 +55,7 @@ const lines: Line[] = [
         .map(({ id }) => id.replace(/-/g, ' '))
         .join(', ') || 'none usual for its kind; see the label',
   ],
-  ['Undo', ({ family }) => undoOf(family.id)[0]?.how ?? 'as its label says'],
+  ['Undo', ({ situation }) => waysToUndo(situation)[0]?.how ?? 'as its label says'],
 ]
 
 /** Two or three glues side by side for one brief: the lines in which they differ come first. */

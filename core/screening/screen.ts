@@ -5,6 +5,7 @@ import type { Rule } from './rule'
 import { attackRules } from './rules/attack'
 import { curingRules } from './rules/curing'
 import { practiceRules } from './rules/practice'
+import { labelRules } from './rules/label'
 import { peopleRules } from './rules/people'
 import { finishRules } from './rules/finish'
 import { formRules } from './rules/form'
@@ -25,6 +26,7 @@ export const rules: readonly Rule[] = [
   ...finishRules,
   ...helpRules,
   ...practiceRules,
+  ...labelRules,
 ]
 
 export type { Reason, Verdict } from './reason'

@@ -55,6 +55,7 @@ function around(
     room: setting.room,
     currency: setting.currency,
     labelled: product ? Object.keys(product.label) : [],
+    facts: product?.label.facts ?? {},
     pack: pack && packAge(pack, setting.now),
     // A family that is not on the shelf is counted at the tables' typical price.
     packPrice: product ? product.packPrice : family.packPrice,

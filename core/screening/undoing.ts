@@ -1,5 +1,5 @@
 import type { MaterialClass } from '../knowledge/materials'
-import type { UndoWay } from '../knowledge/undo'
+import { undoOf, type UndoWay } from '../knowledge/undo'
 import { called, is, type Situation, someFace } from '../situation/situation'
 
 /** What the tables' sensitiveTo does not name. */
@@ -8,6 +8,19 @@ const solventHarms: Record<string, (material: MaterialClass, state: string | nul
   alcohol: (_, state) => state === 'painted-acrylic',
   ketone: (_, state) => state?.startsWith('painted') === true,
   aromatic: (_, state) => state?.startsWith('painted') === true,
+}
+
+const BY_WATER: UndoWay = {
+  by: 'water',
+  how: 'Soak it in water, as its label says',
+  sideEffect: 'What swells or runs in water goes with it',
+}
+/** The ways to undo a glue, the mildest first: its family's, and what its label says of water. */
+export function waysToUndo({ family, facts }: Pick<Situation, 'family' | 'facts'>): readonly UndoWay[] {
+  const ways = undoOf(family.id)
+  const byWater = ways.some(({ by }) => by === 'water')
+  if (facts.comesOffWater === false) return ways.filter(({ by }) => by !== 'water')
+  return facts.comesOffWater === true && !byWater ? [BY_WATER, ...ways.filter(({ by }) => by !== 'none')] : ways
 }
 
 /** What taking this joint apart in one way would do to its parts; null where nothing is known against it. */

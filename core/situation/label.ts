@@ -1,10 +1,12 @@
 import { familyOf, isFamily, unknownFamily, type Family } from '../knowledge/families'
+import { withFacts } from '../knowledge/labelFacts'
 import type { Adhesive } from '../records/shelf'
 
-/** Times of a family with what the label says put over them; s at 20 °C and 50 % RH. */
+/** A family with what the label says put over it, its own numbers last; s at 20 °C and 50 % RH. */
 export function timesOf(family: Family, label: Adhesive['label'] = {}): Family {
-  const said = Object.fromEntries(Object.entries(label).filter(([, value]) => value !== undefined))
-  return { ...family, ...said }
+  const { facts = {}, ...numbers } = label
+  const said = Object.fromEntries(Object.entries(numbers).filter(([, value]) => value !== undefined))
+  return { ...withFacts(family, facts), ...said }
 }
 
 /** A product's family with its label over it; one of no known family is judged by its label alone. */

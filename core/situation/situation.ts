@@ -2,6 +2,7 @@ import type { PackAge } from './packs'
 import { requiredLoad } from '../loads/requirement'
 import { packGrams } from '../costs/cost'
 import { waterRank, type Family, type FamilyTrait, type WaterClass } from '../knowledge/families'
+import type { LabelFacts } from '../knowledge/labelFacts'
 import type { FaceState, MaterialClass, MaterialTrait } from '../knowledge/materials'
 import type { FaceTrait, Geometry, Helper, LoadMode, Stake } from '../knowledge/vocabulary'
 import type { Brief, laterWork } from '../records/joint'
@@ -67,6 +68,8 @@ export interface Situation {
   family: Family
   /** words of the family that the label of a product overrides */
   labelled: readonly string[]
+  /** what the label of a product declares */
+  facts: LabelFacts
   /** money for the glue of one joint, where area and price are known */
   glueCost: number | null
   pack: PackAge | null
@@ -83,6 +86,7 @@ export interface Around {
   helpers?: readonly Helper[]
   dab?: Dab | null
   labelled?: readonly string[]
+  facts?: LabelFacts
   pack?: PackAge | null
   room?: { tempC: number; rh: number } | null
   packPrice?: number | null
@@ -157,6 +161,7 @@ export function situationOf(
     roomRH: around.room?.rh ?? null,
     family,
     labelled: around.labelled ?? [],
+    facts: around.facts ?? {},
     glueCost: around.packPrice == null || areaCm2 === null ? null : glueCost(family, areaCm2, around.packPrice),
     pack: around.pack ?? null,
     helpers: around.helpers ?? [],

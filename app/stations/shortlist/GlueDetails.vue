@@ -2,8 +2,7 @@
 import { computed } from 'vue'
 import { careFor } from '../../../core/care/care'
 import { airChangesPerHour, vapourEstimate } from '../../../core/care/vapour'
-import { undoOf } from '../../../core/knowledge/undo'
-import { harmOfUndoing } from '../../../core/screening/undoing'
+import { harmOfUndoing, waysToUndo } from '../../../core/screening/undoing'
 import type { Candidate } from '../../../core/screening/shortlist'
 import { glueGrams } from '../../../core/situation/situation'
 import { figure } from '../../look/figures'
@@ -12,7 +11,7 @@ import { figure } from '../../look/figures'
 const props = defineProps<{ candidate: Candidate }>()
 const care = computed(() => careFor(props.candidate.situation))
 const undo = computed(() =>
-  undoOf(props.candidate.family.id).map((way) => ({ ...way, harm: harmOfUndoing(way, props.candidate.situation) })),
+  waysToUndo(props.candidate.situation).map((way) => ({ ...way, harm: harmOfUndoing(way, props.candidate.situation) })),
 )
 const wayWords = {
   cold: 'Cold',

@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { families, familyOf } from '../../knowledge/families'
+import { labelFactIds } from '../../knowledge/labelFacts'
 import { faceStates, materialClassOf, materialClasses } from '../../knowledge/materials'
 import { faceTraits, geometries, helpers, loadModes, motions, stakes } from '../../knowledge/vocabulary'
 import { seededRandom, type Random } from '../../planning/random'
@@ -238,6 +239,7 @@ describe('20,000 random briefs', () => {
               expired: random() < 0.1,
             })),
             packPrice: 6,
+            facts: Object.fromEntries(some(random, labelFactIds, 0.1).map((fact) => [fact, random() < 0.5])),
             correction: maybe(random, 0.2, () => ({ factor: pick(random, [0.4, 1, 2]), tested: false, pulls: 5 })),
           },
         ),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../../knowledge/families'
+import { withFacts } from '../../knowledge/labelFacts'
 import { materialClassOf } from '../../knowledge/materials'
 import { openBrief, type Brief, type Side } from '../../records/joint'
 import { rules, screen } from '../screen'
@@ -852,6 +853,31 @@ const cases: [rule: string, verdict: 'block' | 'caution' | 'fit' | 'note', fires
     ['paper', 'paper', 'epoxy-slow', { geometry: 'edge-strip' }],
     ['wood', 'paper', 'epoxy-slow', { geometry: 'edge-strip' }],
   ],
+  // What a label declares
+  [
+    'label-says',
+    'note',
+    ['foam-xps', 'card', 'ca-gel', { around: { facts: { foamSafe: true } } }],
+    ['wood', 'card', 'ca-gel', { around: { facts: { foamSafe: true } } }],
+  ],
+  [
+    'label-says',
+    'note',
+    ['wood', 'wood', 'ca-gel', { sun: true, around: { facts: { lightfast: false } } }],
+    ['wood', 'wood', 'ca-gel', { around: { facts: { lightfast: false } } }],
+  ],
+  [
+    'label-warns',
+    'block',
+    ['card', 'card', 'pva-white', { users: ['child'], around: { facts: { healthWarning: true } } }],
+    ['card', 'card', 'pva-white', { users: ['child'], around: { facts: { healthWarning: false } } }],
+  ],
+  [
+    'label-warns',
+    'caution',
+    ['card', 'card', 'pva-white', { users: ['sensitised'], around: { facts: { healthWarning: true } } }],
+    ['card', 'card', 'pva-white', { around: { facts: { healthWarning: true } } }],
+  ],
 ]
 
 describe('each rule of the trade', () => {
@@ -888,5 +914,43 @@ describe('each rule of the trade', () => {
     const names = rules.map(({ id }) => id)
     expect(new Set(names).size).toBe(names.length)
     expect(names.length).toBeGreaterThanOrEqual(84)
+  })
+})
+
+describe('each fact of a label decides', () => {
+  type Facts = NonNullable<Around['facts']>
+  const verdict = (a: string, b: string, family: string, facts: Facts, more: More = {}) =>
+    judgeLabelled([a, b, family, more], facts)
+  const judgeLabelled = ([a, b, family, more = {}]: Case, facts: Facts) => {
+    const labelled = withFacts(familyOf(family), facts)
+    const open = openBrief()
+    const { around, a: sideA, b: sideB, ...patch } = more
+    const brief = { ...open, ...patch, a: { ...open.a, ...sideA }, b: { ...open.b, ...sideB } }
+    return screen(situationOf(brief, materialClassOf(a), materialClassOf(b), labelled, { ...around, facts }))
+  }
+  const cases: [fact: keyof Facts, better: boolean, a: string, b: string, family: string, more?: More][] = [
+    ['foamSafe', true, 'foam-xps', 'card', 'spray-contact'],
+    ['foamSafe', false, 'foam-xps', 'foam-xps', 'construction-water'],
+    ['hotWire', true, 'foam-xps', 'foam-xps', 'contact-water', { geometry: 'face-large', later: ['hot-wire'] }],
+    ['hotWire', false, 'foam-xps', 'foam-xps', 'spray-repositionable', { geometry: 'rod', later: ['hot-wire'] }],
+    ['neutral', true, 'paper', 'card', 'pva-white', { life: 'archival' }],
+    ['neutral', false, 'paper', 'card', 'pva-bookbinding', { life: 'archival' }],
+    ['flexible', true, 'leather', 'leather', 'epoxy-slow', { flex: 'must-flex', loads: ['flex'] }],
+    ['flexible', false, 'leather', 'leather', 'contact-solvent', { flex: 'must-flex', loads: ['flex'] }],
+    ['clear', true, 'sheet-acrylic', 'sheet-acrylic', 'mma', { look: 'clear' }],
+    ['clear', false, 'sheet-acrylic', 'sheet-acrylic', 'uv-acrylic', { look: 'clear' }],
+    ['lightfast', true, 'wood', 'wood', 'epoxy-slow', { sun: true, look: 'neat' }],
+    ['lightfast', false, 'wood', 'wood', 'pva-wood', { sun: true, look: 'neat' }],
+    ['washable', true, 'fabric-cotton', 'fabric-cotton', 'pva-tacky', { water: 'wash' }],
+    ['washable', false, 'fabric-cotton', 'fabric-cotton', 'fabric-glue', { water: 'wash' }],
+    ['comesOffWater', true, 'sheet-acrylic', 'sheet-acrylic', 'epoxy-slow', { undo: true }],
+    ['comesOffWater', false, 'metal', 'glass', 'starch-paste', { undo: true }],
+    ['healthWarning', false, 'card', 'card', 'pva-white', { users: ['child'] }],
+  ]
+  it.each(cases)('%s (%s): %s to %s with %s', (fact, yes, a, b, family, more) => {
+    const [usual, said] = [verdict(a, b, family, {}, more), verdict(a, b, family, { [fact]: yes }, more)]
+    if (fact === 'healthWarning') expect(verdict(a, b, family, { healthWarning: true }, more).verdict).toBe('block')
+    else if (yes) expect(said.db).toBeGreaterThan(usual.db)
+    else expect(said.db).toBeLessThan(usual.db)
   })
 })

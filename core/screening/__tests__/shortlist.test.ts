@@ -224,6 +224,21 @@ describe('rules of the house', () => {
     ])
     expect(hits({ adhesive: 'p' }, 'p', { adhesives: [product('p', 'ca-gel')] })).toBe(true)
   })
+  it('speak of a hazard, and of what a glue is known to be or not known to be', () => {
+    const own = product('p', 'ca-gel')
+    const hits = (about: Partial<HouseRule>, label: Adhesive['label'] = {}) =>
+      of(
+        setting('foam-eva', 'wood', {}, { houseRules: [rule(about)], adhesives: [{ ...own, label }] }),
+        'p',
+      ).screening.reasons.some(({ house }) => house)
+    expect(hits({ hazard: 'skin-bond' })).toBe(true)
+    expect(hits({ hazard: 'isocyanate' })).toBe(false)
+    expect(hits({ hazard: 'skin-bond' }, { hazards: [] })).toBe(false)
+    expect([hits({ fact: 'foamSafe' }), hits({ fact: 'not foamSafe' })]).toEqual([false, true])
+    expect([hits({ fact: 'not animalFree' }), hits({ fact: 'animalFree' })]).toEqual([true, false])
+    expect(hits({ fact: 'not animalFree' }, { facts: { animalFree: true } })).toBe(false)
+    expect(hits({ fact: 'foamSafe' }, { facts: { foamSafe: true } })).toBe(true)
+  })
 })
 
 describe('own evidence', () => {

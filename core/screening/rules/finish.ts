@@ -1,10 +1,9 @@
 import { figureOf } from '../../quantities/figure'
 import { showMoney } from '../../quantities/money'
-import { undoOf } from '../../knowledge/undo'
 import { caution, note, push, type Rule, rule } from '../rule'
 import { glueGrams, has, inView, someFace, thicknessOf } from '../../situation/situation'
 import { isHotmelt, isPressure, isSilicone } from './kinds'
-import { harmOfUndoing } from '../undoing'
+import { harmOfUndoing, waysToUndo } from '../undoing'
 
 const sandOrCarveLine = rule(
   'sand-or-carve-line',
@@ -88,7 +87,7 @@ const temporaryNeedsRelease = rule(
   'bond stronger than the surface',
   (s) => {
     if (!s.comesApart) return null
-    const ways = undoOf(s.family.id)
+    const ways = waysToUndo(s)
     const kind = ways.find((way) => !harmOfUndoing(way, s))
     if (kind) return null
     const why = ways.map((way) => harmOfUndoing(way, s)!)[0] ?? 'it only cuts'

@@ -1,11 +1,12 @@
-import { faceClassOf, gripOf, stiffnessOf, useOf } from '../../knowledge/practice'
+import { faceClassOf, gripOf, useOf } from '../../knowledge/practice'
 import { typicalStrength, type TypicalStrength } from '../../knowledge/strengths'
 import { motionFactor } from '../../knowledge/vocabulary'
 import { figureOf } from '../../quantities/figure'
 import { called, has, is, loaded, type Face, type Situation } from '../../situation/situation'
 import { BY_PULL, push, type Rule, rule } from '../rule'
-import { isCa, isPaper, isPlainHotmelt, isPressure, isTextile } from './kinds'
+import { isCa, isPaper, isPlainHotmelt, isPressure, isTextile, styreneFoam } from './kinds'
 import { graded } from './scale'
+import { supplenessOf } from './suppleness'
 
 const pushes = { 'made-for': 6, everyday: 3, workable: 0, odd: -6, never: -20 } as const
 /** Faces on which the practised joint is made; on others nothing is praised. */
@@ -27,6 +28,9 @@ const reachedFor = rule(
     const ready = s.faces.every(({ state }) => prepared.has(state) || (damp && state === 'damp'))
     // Glue sold to come off is praised only where it must, and no other where it must.
     const released = has(s, 'fleeting')
+    // A label that calls it foam-safe answers what the tables say of its kind on polystyrene foam.
+    if (pushes[use] < 0 && s.facts.foamSafe && s.faces.some(({ material }) => material && styreneFoam(material)))
+      return push(0, `${said} Its label calls this one foam-safe.`)
     if (pushes[use] > 0 && (!ready || (s.comesApart && !released))) return push(0, said)
     return push(pushes[use], said)
   },
@@ -92,7 +96,7 @@ const layFlat = rule(
   'Open a dry dummy flat ten times.',
   'stiffness of the film at a spine',
   (s) => {
-    const stiff = stiffnessOf(s.family.id)
+    const stiff = supplenessOf(s)
     const sheets = s.faces.every(({ material }) => material && (isPaper(material) || isTextile(material)))
     const paper = s.faces.some(({ material }) => material && isPaper(material))
     if (!stiff || s.geometry !== 'edge-strip' || !sheets || !paper) return null

@@ -1,5 +1,4 @@
 import { waterRank } from '../../knowledge/families'
-import { stiffnessOf } from '../../knowledge/practice'
 import { caution, type Finding, note, push, type Rule, rule } from '../rule'
 import {
   atStart,
@@ -17,6 +16,7 @@ import {
 import { isCa, isEpoxy, isPressure, stretchy } from './kinds'
 import { partFirst } from './partFirst'
 import { graded } from './scale'
+import { supplenessOf } from './suppleness'
 
 const waterWords = { no: 'no water', splash: 'splashes', wash: 'washing or rain', soak: 'soaking' } as const
 /** Where the limit stands on the label of a product, the advice is the label's. */
@@ -159,7 +159,7 @@ const rigidOnFlexing = rule(
   'Fold it fifty times.',
   'strain of the line against its elongation',
   (s) => {
-    const stiff = stiffnessOf(s.family.id)
+    const stiff = supplenessOf(s)
     const bends = loaded(s, 'flex') || s.flex === 'must-flex' || s.flex === 'band'
     const soft = s.family.flex === 'rigid' ? someFace(s, stretchy) : null
     if (soft && !bends)
