@@ -109,7 +109,7 @@ export const generated = () => ({
   // What makers reach for is said with its reason.
   'everyday.json': columns(read('everyday.csv').map(typed)),
   ...Object.fromEntries(
-    ['grip', 'gaps', 'heat-dose', 'strength-time', 'stiffness', 'wet-load', 'weights'].map((name) => [
+    ['grip', 'gaps', 'heat-dose', 'strength-time', 'stiffness', 'wet-load', 'weights', 'schools'].map((name) => [
       `${name}.json`,
       practice(`${name}.csv`),
     ]),

@@ -113,7 +113,7 @@ function inOrder(reasons: readonly Weighed[], verdict: Verdict): Weighed[] {
  * a caution about people beside a glue that suits: those stand where the work begins.
  */
 export function decidingReason({ verdict, reasons }: Pick<Forecast, 'verdict' | 'reasons'>): Weighed | null {
-  if (verdict !== 'fit') return reasons[0] ?? null
+  if (verdict !== 'fit') return reasons.find(({ school }) => !school) ?? null
   const best = reasons.find(({ db }) => db > 0)
   return best ?? reasons.find(({ mode, db }) => mode === 'use' && db === 0) ?? reasons.find(({ db }) => db < 0) ?? null
 }

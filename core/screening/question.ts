@@ -4,7 +4,8 @@ import { faceStates, materialClassOf } from '../knowledge/materials'
 import { faceTraits, geometries, helpers, loadModes, stakes } from '../knowledge/vocabulary'
 import { openBrief } from '../records/joint'
 import type { Weighed } from './forecast'
-import { screen, type Screening } from './screen'
+import { schoolReasons } from './schools'
+import { screen, weighed, type Screening } from './screen'
 import { situationOf, type Situation } from '../situation/situation'
 
 const yes = z.optional(z.nullable(z.boolean()))
@@ -160,7 +161,11 @@ export interface QuestionAnswer {
 }
 
 export function answerQuestion(question: Question): QuestionAnswer {
-  const { verdict, db, chance, reasons } = screen(situationOfQuestion(question))
+  const situation = situationOfQuestion(question)
+  const { verdict, db, chance, reasons } = weighed(situation.family, [
+    ...screen(situation).reasons,
+    ...schoolReasons(situation),
+  ])
   return {
     verdict,
     db,

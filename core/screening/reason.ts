@@ -19,6 +19,8 @@ export interface Reason {
   assumed?: boolean
   /** a rule of the house */
   house?: boolean
+  /** experienced makers disagree: the id of the question */
+  school?: string
   /** outranked by own evidence */
   lifted?: boolean
 }

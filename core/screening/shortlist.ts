@@ -9,6 +9,7 @@ import { packAge, packInUse } from '../situation/packs'
 import type { Brief } from '../records/joint'
 import type { Adhesive, HouseRule, StockItem } from '../records/shelf'
 import { houseReasons } from './houseRules'
+import { schoolReasons } from './schools'
 import { screen, weighed, type Screening, type Verdict } from './screen'
 import { situationOf, type Around, type Situation } from '../situation/situation'
 import { withEvidence } from './withEvidence'
@@ -88,7 +89,11 @@ export function judged(
       : one.family === family.id,
   )
   const byRule = screen(situation).reasons
-  const reasons = [...houseReasons(houseRules, situation, subject), ...withEvidence(byRule, evidence, brief)]
+  const reasons = [
+    ...houseReasons(houseRules, situation, subject),
+    ...withEvidence(byRule, evidence, brief),
+    ...schoolReasons(situation),
+  ]
   const sayings = evidence.map((one) => sayingOf(one, brief).says)
   return {
     key: product?.id ?? family.id,

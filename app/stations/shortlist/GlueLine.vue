@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { helperWords, type Helper } from '../../../core/knowledge/vocabulary'
 import type { Procedure } from '../../../core/records/round'
+import type { School } from '../../../core/screening/schools'
 import type { Candidate, Help } from '../../../core/screening/shortlist'
 import { showMoney } from '../../../core/quantities/money'
 import { decidingReason } from '../../../core/screening/forecast'
@@ -13,6 +14,7 @@ import VerdictMark from '../../look/VerdictMark.vue'
 import ChanceBar from '../../look/ChanceBar.vue'
 import GlueDetails from './GlueDetails.vue'
 import ReasonList from './ReasonList.vue'
+import SchoolList from './SchoolList.vue'
 import { tones, whyGlue } from './whyGlue'
 
 const props = defineProps<{
@@ -22,6 +24,9 @@ const props = defineProps<{
   compared: boolean
   /** no advice is given for this joint: no verdict is shown */
   refused: boolean
+  /** where makers disagree about it here, and the press that tests both ways */
+  schools: readonly School[]
+  bothWays: (school: School) => (() => unknown) | null
 }>()
 const emit = defineEmits<{ pick: [helpers: readonly Helper[], anyway: boolean]; compare: [] }>()
 
@@ -92,6 +97,7 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
     <div v-if="open" class="opened">
       <template v-if="!refused">
         <ReasonList :reasons="screening.reasons" />
+        <SchoolList v-if="schools.length" :schools="schools" :both-ways="bothWays" :name="name" />
         <p v-if="harmful" class="small fails">It may harm: no good result lifts that.</p>
         <div v-for="one in help" :key="one.helper" class="small help">
           <span>

@@ -7,7 +7,8 @@ import type { Weighed } from '../../../core/screening/forecast'
 const props = defineProps<{ reasons: readonly Weighed[] }>()
 const FULL = 20
 const pushing = computed(() => props.reasons.filter(({ db }) => db !== 0))
-const toKnow = computed(() => props.reasons.filter(({ db }) => db === 0))
+/** Where makers disagree is said in a list of its own. */
+const toKnow = computed(() => props.reasons.filter(({ db, school }) => db === 0 && !school))
 const signed = (db: number) => `${db > 0 ? '+' : '−'}${+Math.abs(db).toFixed(1)}`
 const width = (db: number) => `${(Math.min(FULL, Math.abs(db)) / FULL) * 50}%`
 const textOf = ({ text, house }: Weighed) => (house ? text.replace('Rule of the house: ', '') : text)

@@ -6,6 +6,7 @@ import { find, namesOf } from '../../../core/knowledge/names'
 import type { Helper } from '../../../core/knowledge/vocabulary'
 import type { Procedure } from '../../../core/records/round'
 import { helpersThatHelp, shortlist, type Candidate } from '../../../core/screening/shortlist'
+import type { School } from '../../../core/screening/schools'
 import type { Verdict } from '../../../core/screening/screen'
 import type { JointView } from '../../bench/jointView'
 import { useSetting } from '../../bench/setting'
@@ -17,6 +18,7 @@ import NothingSuits from './NothingSuits.vue'
 import PickedGlues from './PickedGlues.vue'
 import { pick } from './pick'
 import ShortAnswer from './ShortAnswer.vue'
+import { useSchools } from './useSchools'
 import { useShortAnswer } from './useShortAnswer'
 
 const props = defineProps<{ view: JointView }>()
@@ -34,6 +36,7 @@ const pickedOf = ({ product, family }: Candidate): Procedure[] =>
     product ? one.adhesive === product.id : one.adhesive === null && one.family === family.id,
   )
 const { answer, left, take } = useShortAnswer(bench, () => props.view, candidates, helpOf, pickedOf)
+const { schoolsOf, bothWays } = useSchools(bench, () => props.view, candidates)
 const shelfOnly = ref(false)
 const wanted = ref('')
 /** A glue is found by its name, the other names it goes by, and everyday names of its family. */
@@ -53,6 +56,8 @@ const lineOf = (one: Candidate) => ({
   picked: pickedOf(one),
   compared: compared.value.includes(one.key),
   refused: refusal.value !== null,
+  schools: schoolsOf(one),
+  bothWays: (school: School) => bothWays(one, school),
 })
 const open = computed(() => props.view.progress.openWords)
 const suited = computed(() => candidates.value.some(({ screening }) => screening.verdict === 'fit'))

@@ -1,9 +1,11 @@
 import { familyOf } from '../../../core/knowledge/families'
 import { helperWords, type Helper } from '../../../core/knowledge/vocabulary'
 import { usualSteps } from '../../../core/planning/steps'
+import { stepsOfWay } from '../../../core/planning/ways'
 import { insert, remove } from '../../../core/records/entry'
 import type { Procedure } from '../../../core/records/round'
 import type { Adhesive } from '../../../core/records/shelf'
+import type { Way } from '../../../core/screening/schools'
 import { productFamily } from '../../../core/situation/label'
 import { newId } from '../../bench/ids'
 import type { JointView } from '../../bench/jointView'
@@ -19,23 +21,29 @@ export interface Picked {
   family: string
   product: Adhesive | null
   helpers: readonly Helper[]
+  /** as one of two schools does it */
+  way?: Way
   /** ruled out, or without advice, and tested all the same */
   anyway: boolean
 }
 
+/** What a picked glue is called as a procedure. */
+export function nameOfPicked({ family, product, helpers, way }: Picked): string {
+  const glue = product?.name ?? familyOf(family).name
+  const all = [glue, ...helpers.map((helper) => helperWords[helper].word)].join(' + ')
+  return way?.words ? `${all}, ${way.words}` : all
+}
+
 /** A picked glue as a procedure, its steps filled in from family, faces, label and helpers. */
-function procedureOf(
-  view: JointView,
-  letter: string,
-  { family: familyId, product, helpers, anyway }: Picked,
-): Procedure {
+function procedureOf(view: JointView, letter: string, picked: Picked): Procedure {
+  const { family: familyId, product, helpers, way, anyway } = picked
   const family = product ? productFamily(product) : familyOf(familyId)
-  const name = [product?.name ?? family.name, ...helpers.map((helper) => helperWords[helper].word)].join(' + ')
+  const steps = usualSteps(family, view.a?.cls ?? null, view.b?.cls ?? null, helpers)
   return {
     id: newId(),
     joint: view.joint.id,
     letter,
-    name,
+    name: nameOfPicked(picked),
     family: familyId,
     adhesive: product?.id ?? null,
     helpers: [...helpers],
@@ -44,7 +52,7 @@ function procedureOf(
     spreadGm2: null,
     dilution: null,
     blend: null,
-    steps: usualSteps(family, view.a?.cls ?? null, view.b?.cls ?? null, helpers),
+    steps: way ? stepsOfWay(steps, way) : steps,
   }
 }
 
