@@ -16,7 +16,7 @@ import type { Coupon, Procedure, Round } from '../core/records/round'
 import { noTables, type Tables } from '../core/records/tables'
 import { analyse } from '../core/statistics/analyse'
 import { testKinds } from '../core/knowledge/testKinds'
-import { build, glues, houseRules, joints, offcuts, ownMaterials, type DemoJoint } from './scenario'
+import { build, glues, houseRules, joints, offcuts, scrap, ownMaterials, type DemoJoint } from './scenario'
 import { simulatePull } from './simulator'
 
 const HOUR = 3_600_000
@@ -77,6 +77,19 @@ export function buildDemoBench(now: number, seed = 20261212): Tables {
     })
   joints.forEach((scene, i) => addJoint(tables, scene, now, seededRandom(seed + 1 + i), now - (12 - i) * 24 * HOUR))
   tables.cureCheck.push(...cureChecks(tables, random, now))
+  const { joint, rule, adhesive, family, laidHoursAgo, lookedAfterMin } = scrap
+  const { a, b } = tables.joint.find(({ id }) => id === joint)!.brief
+  const startedAt = now - laidHoursAgo * HOUR
+  tables.scrap.push({
+    id: 'drop',
+    joint,
+    rule,
+    adhesive,
+    family,
+    sides: [a, b].map(({ material, state }) => ({ material, state })),
+    startedAt,
+    looks: [{ at: startedAt + lookedAfterMin * 60_000, saw: 'nothing' }],
+  })
   return tables
 }
 

@@ -350,3 +350,13 @@ export const joints: DemoJoint[] = [
     gluedHoursAgo: 0,
   },
 ]
+
+/** A drop of the tin on a scrap of the beak, looked at after its ten minutes; the look after a day is due. */
+export const scrap = {
+  joint: 'h2',
+  rule: 'solvent-softens-thin-plastic',
+  adhesive: 'tin',
+  family: 'contact-solvent',
+  laidHoursAgo: 26,
+  lookedAfterMin: 11,
+}

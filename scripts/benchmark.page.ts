@@ -180,6 +180,7 @@ function screening() {
     stock: [],
     houseRules: [],
     evidence: [],
+    scraps: [],
     classOf: (id: string) => id,
     currency: 'EUR',
   }

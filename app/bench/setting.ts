@@ -74,6 +74,7 @@ export function useSetting(view: () => JointView): ComputedRef<Setting> {
     stock: bench.all('stock'),
     houseRules: bench.all('houseRule'),
     evidence: evidence(),
+    scraps: bench.all('scrap'),
     classOf: classOfMaterial(bench),
   }))
 }

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { nextLook } from '../../core/evidence/scrap'
+import { familyOf, isFamily } from '../../core/knowledge/families'
 import { armWords } from '../../core/planning/arms'
 import { waitingArms } from '../../core/planning/lookAgain'
 import { useMinute } from '../bench/clock'
@@ -12,6 +14,7 @@ import { shelfConcerns } from './shelfConcerns'
 const props = defineProps<{ views: readonly JointView[] }>()
 const bench = useBench()
 const now = useMinute()
+const familyName = (id: string) => (isFamily(id) ? familyOf(id).name : id)
 const concerns = computed(() => shelfConcerns(bench.all('stock'), bench.all('adhesive'), now.value))
 const waiting = computed(() =>
   props.views.flatMap((view) =>
@@ -26,6 +29,23 @@ const waiting = computed(() =>
       : [],
   ),
 )
+const scraps = computed(() =>
+  bench.all('scrap').flatMap((scrap) => {
+    const next = nextLook(scrap)
+    const joint = bench.get('joint', scrap.joint)
+    if (!next || !joint) return []
+    const glue = bench.get('adhesive', scrap.adhesive)?.name ?? familyName(scrap.family)
+    return [
+      {
+        id: scrap.id,
+        code: joint.code,
+        glue,
+        dueAt: next.dueAt,
+        to: { name: 'shortlist', params: { joint: joint.id } },
+      },
+    ]
+  }),
+)
 const due = computed(() =>
   bench
     .all('houseRule')
@@ -34,8 +54,12 @@ const due = computed(() =>
 </script>
 
 <template>
-  <template v-if="due.length || waiting.length">
+  <template v-if="due.length || waiting.length || scraps.length">
     <h2>Look again</h2>
+    <p v-for="one in scraps" :key="one.id">
+      <router-link :to="one.to">{{ one.code }}</router-link> drop of {{ one.glue }} on scrap:
+      {{ one.dueAt <= now ? 'look at it now' : momentName(one.dueAt, now) }}.
+    </p>
     <p v-for="one in waiting" :key="one.key">
       <router-link :to="one.to">{{ one.code }}</router-link> {{ one.words }}:
       {{ one.dueAt <= now ? 'due now' : momentName(one.dueAt, now) }}.

@@ -46,6 +46,7 @@ function shortlistLines({ brief, a, b }: RandomPlan): Line[] {
     stock: [],
     houseRules: [],
     evidence: [],
+    scraps: [],
     classOf: () => null,
   }
   const candidates = inOrder(families.map((family) => judged(family, null, setting)))

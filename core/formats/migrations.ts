@@ -11,6 +11,7 @@ export const asObject = (value: unknown): Loose | null =>
  * 2 → 3: briefs ask more (all of it open), a product has other names and may be of no known family, a pack knows when
  * it was bought, rules of the house have a table, and a round has arms: its one test became the first.
  * 3 → 4: the size and the price of a pack may be unknown; nothing of an older file changes.
+ * 4 → 5: drops on scrap have a table.
  */
 export const migrations: Record<number, (tables: LooseTables) => LooseTables> = {
   1: (tables) => ({
@@ -76,4 +77,5 @@ export const migrations: Record<number, (tables: LooseTables) => LooseTables> = 
     }
   },
   3: (tables) => tables,
+  4: (tables) => ({ ...tables, scrap: [] }),
 }

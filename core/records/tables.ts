@@ -3,6 +3,7 @@ import { benchSchema, buildSchema } from './bench'
 import { jointSchema } from './joint'
 import { readingSchema } from './reading'
 import { couponSchema, cureCheckSchema, decisionSchema, procedureSchema, roundSchema } from './round'
+import { scrapSchema } from './scrap'
 import { adhesiveSchema, houseRuleSchema, materialSchema, offcutSchema, stockSchema } from './shelf'
 
 /** What a bench holds: flat tables of plain records with ids. */
@@ -21,6 +22,7 @@ export const schemas = {
   decision: decisionSchema,
   houseRule: houseRuleSchema,
   offcut: offcutSchema,
+  scrap: scrapSchema,
 } as const
 
 export type TableName = keyof typeof schemas
@@ -42,6 +44,7 @@ export const owners: Partial<Record<TableName, string>> = {
   cureCheck: 'coupon',
   reading: 'coupon',
   decision: 'joint',
+  scrap: 'joint',
 }
 
 /** What a record of a table is called in a sentence. */
@@ -60,6 +63,7 @@ export const tableWords: Record<TableName, string> = {
   decision: 'decision',
   houseRule: 'house rule',
   offcut: 'offcut',
+  scrap: 'drop on scrap',
 }
 
 /** Fields that name a record of another table. */
@@ -77,4 +81,6 @@ export const references: readonly { table: TableName; field: string; to: TableNa
   { table: 'decision', field: 'procedure', to: 'procedure' },
   { table: 'decision', field: 'round', to: 'round' },
   { table: 'houseRule', field: 'adhesive', to: 'adhesive' },
+  { table: 'scrap', field: 'joint', to: 'joint' },
+  { table: 'scrap', field: 'adhesive', to: 'adhesive' },
 ]

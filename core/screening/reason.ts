@@ -12,6 +12,8 @@ export interface Reason {
   harm: boolean
   /** a plain pull of one's own answers it */
   byPull: boolean
+  /** a drop on scrap of one's own settles it */
+  byScrap?: boolean
   grade: AdviceGrade
   /** decibans, where the rule itself knows them */
   db?: number

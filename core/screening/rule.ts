@@ -24,6 +24,8 @@ export interface Rule {
   harm: boolean
   /** a plain pull of one's own, dry and at room temperature, answers what the rule warns of */
   byPull: boolean
+  /** a drop on scrap of one's own, looked at after a day, settles it */
+  byScrap: boolean
   /** the quick test that settles it */
   settleBy: string
   basis: string
@@ -52,7 +54,7 @@ export function worseOf(s: Situation, judge: (face: Face, material: MaterialClas
   return found.sort((x, y) => weight[y.verdict] - weight[x.verdict])[0] ?? null
 }
 
-type Meaning = Partial<Pick<Rule, 'harm' | 'byPull'>>
+type Meaning = Partial<Pick<Rule, 'harm' | 'byPull' | 'byScrap'>>
 /** A rule in one line each: what it is called, how it is settled and on what it rests, and its predicate. */
 export const rule = (
   id: string,
@@ -67,8 +69,11 @@ export const rule = (
   judge,
   harm: meaning.harm ?? false,
   byPull: meaning.byPull ?? false,
+  byScrap: meaning.byScrap ?? false,
 })
 /** No result lifts a rule about harm. */
 export const HARM: Meaning = { harm: true }
 /** One's own bond test answers it. */
 export const BY_PULL: Meaning = { byPull: true }
+/** A drop on scrap of one's own answers it. */
+export const BY_SCRAP: Meaning = { byScrap: true }

@@ -40,8 +40,8 @@ export function screen(situation: Situation): Screening {
   const reasons = rules.flatMap((rule): Reason[] => {
     const finding = rule.judge(situation)
     if (!finding) return []
-    const { id, settleBy, basis, harm, byPull } = rule
-    return [{ rule: id, settleBy, basis, harm, byPull, grade: 'rule of the trade', ...finding }]
+    const { id, settleBy, basis, harm, byPull, byScrap } = rule
+    return [{ rule: id, settleBy, basis, harm, byPull, byScrap, grade: 'rule of the trade', ...finding }]
   })
   return weighed(situation.family, reasons)
 }

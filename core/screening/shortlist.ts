@@ -1,18 +1,21 @@
 import { packOf } from '../costs/pack'
 import { correctionOf } from '../evidence/corrections'
 import { onThisPair, sayingOf, type PairEvidence, type Saying } from '../evidence/pairEvidence'
+import { scrapsOn } from '../evidence/scrap'
 import { families, type Family } from '../knowledge/families'
 import type { MaterialClass } from '../knowledge/materials'
 import type { Helper } from '../knowledge/vocabulary'
 import { productFamily } from '../situation/label'
 import { packAge, packInUse } from '../situation/packs'
 import type { Brief } from '../records/joint'
+import type { Scrap } from '../records/scrap'
 import type { Adhesive, HouseRule, StockItem } from '../records/shelf'
 import { houseReasons } from './houseRules'
 import { schoolReasons } from './schools'
 import { screen, weighed, type Screening, type Verdict } from './screen'
 import { situationOf, type Around, type Situation } from '../situation/situation'
 import { withEvidence } from './withEvidence'
+import { withScraps } from './withScraps'
 
 /** The brief with what is known around it. */
 export interface Setting {
@@ -28,6 +31,7 @@ export interface Setting {
   stock: readonly StockItem[]
   houseRules: readonly HouseRule[]
   evidence: readonly PairEvidence[]
+  scraps: readonly Scrap[]
   classOf: (material: string) => string | null
 }
 
@@ -88,10 +92,12 @@ export function judged(
       ? one.adhesive === product.id || (one.adhesive === null && one.family === product.family)
       : one.family === family.id,
   )
+  const glue = { family: product?.family ?? family.id, adhesive: product?.id ?? null }
+  const scraps = scrapsOn(setting.scraps, brief, glue)
   const byRule = screen(situation).reasons
   const reasons = [
     ...houseReasons(houseRules, situation, subject),
-    ...withEvidence(byRule, evidence, brief),
+    ...withEvidence(withScraps(byRule, scraps), evidence, brief),
     ...schoolReasons(situation),
   ]
   const sayings = evidence.map((one) => sayingOf(one, brief).says)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { helperWords, type Helper } from '../../../core/knowledge/vocabulary'
+import type { Joint } from '../../../core/records/joint'
 import type { Procedure } from '../../../core/records/round'
 import type { School } from '../../../core/screening/schools'
 import type { Candidate, Help } from '../../../core/screening/shortlist'
@@ -15,9 +16,11 @@ import ChanceBar from '../../look/ChanceBar.vue'
 import GlueDetails from './GlueDetails.vue'
 import ReasonList from './ReasonList.vue'
 import SchoolList from './SchoolList.vue'
+import ScrapLook from './ScrapLook.vue'
 import { tones, whyGlue } from './whyGlue'
 
 const props = defineProps<{
+  joint: Joint
   candidate: Candidate
   help: Help[]
   picked: Procedure[]
@@ -96,7 +99,9 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
     </div>
     <div v-if="open" class="opened">
       <template v-if="!refused">
-        <ReasonList :reasons="screening.reasons" />
+        <ReasonList :reasons="screening.reasons">
+          <template #scrap="{ rule }"><ScrapLook :joint="joint" :candidate="candidate" :rule="rule" /></template>
+        </ReasonList>
         <SchoolList v-if="schools.length" :schools="schools" :both-ways="bothWays" :name="name" />
         <p v-if="harmful" class="small fails">It may harm: no good result lifts that.</p>
         <div v-for="one in help" :key="one.helper" class="small help">

@@ -11,6 +11,8 @@ const pushing = computed(() => props.reasons.filter(({ db }) => db !== 0))
 const toKnow = computed(() => props.reasons.filter(({ db, school }) => db === 0 && !school))
 const signed = (db: number) => `${db > 0 ? '+' : '−'}${+Math.abs(db).toFixed(1)}`
 const width = (db: number) => `${(Math.min(FULL, Math.abs(db)) / FULL) * 50}%`
+/** A drop on scrap of one's own settles it. */
+const byScrap = ({ byScrap: settles, harm }: Weighed) => settles === true && !harm
 const textOf = ({ text, house }: Weighed) => (house ? text.replace('Rule of the house: ', '') : text)
 </script>
 
@@ -29,6 +31,7 @@ const textOf = ({ text, house }: Weighed) => (house ? text.replace('Rule of the 
           <span class="mute">{{ modeWords[one.mode] }}:</span>
           <b v-if="one.house" class="careful"> House rule.</b> {{ textOf(one) }}
           <span v-if="one.db < 0" class="mute">To settle it: {{ one.settleBy }}</span>
+          <slot v-if="byScrap(one)" name="scrap" :rule="one.rule" />
         </span>
       </li>
     </ol>
@@ -36,7 +39,9 @@ const textOf = ({ text, house }: Weighed) => (house ? text.replace('Rule of the 
     <template v-if="toKnow.length">
       <h4>To know</h4>
       <ul>
-        <li v-for="one in toKnow" :key="one.rule + one.text">{{ textOf(one) }}</li>
+        <li v-for="one in toKnow" :key="one.rule + one.text">
+          {{ textOf(one) }}<slot v-if="byScrap(one)" name="scrap" :rule="one.rule" />
+        </li>
       </ul>
     </template>
   </div>

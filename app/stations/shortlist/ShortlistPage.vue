@@ -52,6 +52,7 @@ const matches = ({ key }: Candidate) => !found.value || found.value.has(key)
 const shown = computed(() => candidates.value.filter((one) => (!shelfOnly.value || one.product) && matches(one)))
 const of = (verdict: Verdict) => shown.value.filter(({ screening }) => screening.verdict === verdict)
 const lineOf = (one: Candidate) => ({
+  joint: props.view.joint,
   help: refusal.value ? [] : (helpOf.value.get(one.key) ?? []),
   picked: pickedOf(one),
   compared: compared.value.includes(one.key),

@@ -3,6 +3,7 @@ import { materialClassOf } from '../../knowledge/materials'
 import { families } from '../../knowledge/families'
 import type { PairEvidence } from '../../evidence/pairEvidence'
 import { openBrief, type Brief } from '../../records/joint'
+import type { Scrap } from '../../records/scrap'
 import type { Adhesive, HouseRule, StockItem } from '../../records/shelf'
 import { changesThatHelp } from '../changes'
 import { compare } from '../compare'
@@ -31,6 +32,7 @@ function setting(a: string, b: string, patch: Partial<Brief> = {}, more: Partial
     stock: [],
     houseRules: [],
     evidence: [],
+    scraps: [],
     classOf,
     ...more,
   }
@@ -238,6 +240,62 @@ describe('rules of the house', () => {
     expect([hits({ fact: 'not animalFree' }), hits({ fact: 'animalFree' })]).toEqual([true, false])
     expect(hits({ fact: 'not animalFree' }, { facts: { animalFree: true } })).toBe(false)
     expect(hits({ fact: 'foamSafe' }, { facts: { foamSafe: true } })).toBe(true)
+  })
+})
+
+describe('a drop on scrap of one’s own', () => {
+  const DAY = 86_400_000
+  const drop = (looks: Scrap['looks'], patch: Partial<Scrap> = {}): Scrap => ({
+    id: 's',
+    joint: 'j',
+    family: 'ca-gel',
+    adhesive: null,
+    rule: 'styrene-foam-attacked',
+    sides: [
+      { material: 'foam-xps', state: null },
+      { material: 'card', state: null },
+    ],
+    startedAt: 0,
+    looks,
+    ...patch,
+  })
+  const gel = (...scraps: Scrap[]) => of(setting('foam-xps', 'card', {}, { scraps }), 'ca-gel').screening
+  const rests = (one: ReturnType<typeof gel>) => one.reasons.find(({ rule: id }) => id === 'styrene-foam-attacked')!
+  it('that showed nothing after a day lifts the reason that it settles, and no other', () => {
+    const plain = gel()
+    const fine = gel(drop([{ at: DAY, saw: 'nothing' }]))
+    expect(rests(plain)).toMatchObject({ verdict: 'block', db: -20 })
+    expect(rests(fine)).toMatchObject({ verdict: 'note', db: 0, lifted: true, grade: 'own test' })
+    expect(fine.db).toBeGreaterThan(plain.db)
+    const others = (one: typeof plain) => one.reasons.filter(({ rule: id }) => id !== 'styrene-foam-attacked')
+    expect(
+      others(fine)
+        .map(({ rule: id, db }) => [id, db])
+        .sort(),
+    ).toEqual(
+      others(plain)
+        .map(({ rule: id, db }) => [id, db])
+        .sort(),
+    )
+  })
+  it('changes nothing while it is watched, but is told', () => {
+    expect(gel(drop([{ at: 600_000, saw: 'nothing' }])).db).toBe(gel().db)
+    expect(rests(gel(drop([]))).text).toMatch(/is being watched\.$/)
+  })
+  it('that left a mark is a doubt, and one that was spoilt fails', () => {
+    expect(rests(gel(drop([{ at: DAY, saw: 'mark' }])))).toMatchObject({ verdict: 'caution', db: -6 })
+    expect(rests(gel(drop([{ at: 600_000, saw: 'spoilt' }])))).toMatchObject({ verdict: 'block', db: -20 })
+  })
+  it('of other faces says nothing, nor does it lift what may harm people', () => {
+    const fine = [{ at: DAY, saw: 'nothing' as const }]
+    const metal = { material: 'metal', state: null }
+    expect(gel(drop(fine, { sides: [metal, metal] })).db).toBe(gel().db)
+    const cotton = (scraps: Scrap[]) =>
+      of(setting('fabric-cotton', 'card', {}, { scraps }), 'ca-gel').screening.reasons.find(
+        ({ rule: id }) => id === 'cotton-and-cyanoacrylate',
+      )!
+    const sides = ['fabric-cotton', 'card'].map((material) => ({ material, state: null }))
+    expect(cotton([drop(fine, { rule: 'cotton-and-cyanoacrylate', sides })])).toMatchObject({ verdict: 'block' })
   })
 })
 

@@ -1,6 +1,6 @@
 import type { MaterialClass } from '../../knowledge/materials'
 import { heatRises, wetLoadOf } from '../../knowledge/practice'
-import { block, caution, HARM, note, push, type Rule, rule, worseOf } from '../rule'
+import { block, BY_SCRAP, caution, HARM, note, push, type Rule, rule, worseOf } from '../rule'
 import {
   atStart,
   attacks,
@@ -52,6 +52,7 @@ const styreneFoamAttacked = rule(
         )
       : null
   },
+  BY_SCRAP,
 )
 
 const activatorOnSensitiveFace = rule(
@@ -70,6 +71,7 @@ const activatorOnSensitiveFace = rule(
         )
       : null
   },
+  BY_SCRAP,
 )
 
 /** Room that heat is counted from, °C. */
@@ -125,6 +127,7 @@ const heatMarksPart = rule(
         : push(graded(paused <= 10 ? paused : hot, [10, 20, 35], [-3, -6, -10, -20]), text)
     })
   },
+  BY_SCRAP,
 )
 
 const stressCrazingClear = rule(
@@ -151,6 +154,7 @@ const stressCrazingClear = rule(
         'it or glue the parts before bending.',
     )
   },
+  BY_SCRAP,
 )
 
 const bloomOnClear = rule(
@@ -171,6 +175,7 @@ const bloomOnClear = rule(
           `Its vapour may settle as a white frost on ${called(face)} around the joint.`,
         )
   },
+  BY_SCRAP,
 )
 
 const glueLiftsPaint = rule(
@@ -185,6 +190,7 @@ const glueLiftsPaint = rule(
       ? caution(`It can wrinkle or dissolve the paint on side ${hit.side}, also where it shows around the joint.`)
       : null
   },
+  BY_SCRAP,
 )
 
 const vinylPlasticiser = rule(
@@ -231,6 +237,7 @@ const solventSoftensThinPlastic = rule(
         : note(`Little is enough: too much softens ${called(face)} through.`)
     })
   },
+  BY_SCRAP,
 )
 
 const weldNeedsSolublePlastic = rule(
@@ -246,6 +253,7 @@ const weldNeedsSolublePlastic = rule(
         )
       : null
   },
+  BY_SCRAP,
 )
 
 const weldUnlikePlastics = rule(
@@ -313,6 +321,7 @@ const bleedThroughCloth = rule(
       return mild ? note(text) : caution(`${text} Prime the back thinly or line it with thin paper.`)
     })
   },
+  BY_SCRAP,
 )
 
 const stainOrCorrode = rule(
@@ -331,6 +340,7 @@ const stainOrCorrode = rule(
     const stone = attacks(s, 'stone-stain') ? someFace(s, is('stone')) : null
     return stone ? caution('It may leave an oily halo in stone: take a non-staining type.') : null
   },
+  BY_SCRAP,
 )
 
 /** Grams in a square metre of sheet a millimetre thick. */
@@ -387,6 +397,7 @@ const inkOrDyeRuns = rule(
     const face = wet ? (withTrait(s, 'printed') ?? someFace(s, is('print-runs'))) : null
     return face ? caution(`Ink or dye on ${called(face)} that looks dry may run.`) : null
   },
+  BY_SCRAP,
 )
 
 const heatCutFume = rule(
