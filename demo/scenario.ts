@@ -215,7 +215,7 @@ export const joints: DemoJoint[] = [
       bThicknessMm: 10,
       aState: 'clean',
       bState: 'sanded',
-      geometry: 'patch',
+      geometry: 'laid-on',
       widthMm: 25,
       lengthMm: 60,
       count: 36,

@@ -22,9 +22,23 @@ export { expect }
 export const word = (page: Page, label: string): Locator => page.getByRole('button', { name: new RegExp(`^${label}:`) })
 const popover = (page: Page, label: string): Locator => page.getByRole('group', { name: label, exact: true })
 
+/** The lines of the sentence that are folded are opened: what is folded cannot be pressed. */
+export async function unfoldSentence(page: Page): Promise<void> {
+  await expect(page.locator('.sentence')).toBeVisible()
+  const folded = page.locator('.sentence details:not([open]) > summary')
+  while ((await folded.count()) > 0) await folded.first().click()
+}
+
+/** Opens a word of the sentence, and the lines that it may be folded into. */
+async function open(page: Page, label: string): Promise<void> {
+  await expect(page.locator('.sentence')).toBeVisible()
+  if (!(await word(page, label).isVisible())) await unfoldSentence(page)
+  await word(page, label).click()
+}
+
 /** Opens a word of the sentence and takes one of its answers. */
 export async function pick(page: Page, label: string, ...choices: string[]): Promise<void> {
-  await word(page, label).click()
+  await open(page, label)
   for (const choice of choices)
     await popover(page, label)
       .getByRole('button', { name: new RegExp(`^${choice.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}`) })
@@ -37,7 +51,7 @@ export async function pick(page: Page, label: string, ...choices: string[]): Pro
 
 /** Opens a word and types its number. */
 export async function type(page: Page, label: string, text: string): Promise<void> {
-  await word(page, label).click()
+  await open(page, label)
   await popover(page, label).getByRole('textbox').fill(text)
   await popover(page, label).getByRole('button', { name: 'Set' }).click()
   await expect(popover(page, label)).toBeHidden()

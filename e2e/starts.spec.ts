@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { askAbout, expect, openBench, station, test, word } from './maker'
+import { askAbout, expect, openBench, station, test, unfoldSentence, word } from './maker'
 
 /** Counts presses as a maker makes them: every click that the page hears. */
 async function counting(page: Page): Promise<() => Promise<number>> {
@@ -47,6 +47,7 @@ test('a proposed word that is said is one no more, and all proposals are taken b
   const heading = page.getByRole('heading', { name: /words are proposals/ })
   const count = async () => Number.parseInt((await heading.textContent())!, 10)
   const all = await count()
+  await unfoldSentence(page)
   await word(page, 'Highest temperature').click()
   const asked = page.getByRole('group', { name: 'Highest temperature', exact: true })
   await asked.getByRole('textbox').fill('45 °C')

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { families, familyOf, unknownFamily } from '../../core/knowledge/families'
-import { labelFactIds, labelFacts } from '../../core/knowledge/labelFacts'
+import { labelFactIds } from '../../core/knowledge/labelFactIds'
+import { labelFactWords } from '../../core/knowledge/labelFactWords'
 import { hazardCodes } from '../../core/knowledge/hazards'
 import { sayError } from '../../core/messages'
 import type { Adhesive, StockItem } from '../../core/records/shelf'
@@ -150,11 +151,11 @@ async function keep() {
     <fieldset class="whole">
       <legend>What else its label declares. Each takes part in every shortlist.</legend>
       <label v-for="fact in labelFactIds" :key="fact" class="field"
-        ><span class="visually-hidden">{{ labelFacts[fact].yes }}</span
+        ><span class="visually-hidden">{{ labelFactWords[fact].yes }}</span
         ><select v-model="form.facts[fact]" class="plain" :class="{ mute: form.facts[fact] === '' }">
-          <option value="">{{ labelFacts[fact].yes }}?</option>
-          <option value="yes">{{ labelFacts[fact].yes }}</option>
-          <option value="no">{{ labelFacts[fact].no }}</option>
+          <option value="">{{ labelFactWords[fact].yes }}?</option>
+          <option value="yes">{{ labelFactWords[fact].yes }}</option>
+          <option value="no">{{ labelFactWords[fact].no }}</option>
         </select></label
       >
     </fieldset>

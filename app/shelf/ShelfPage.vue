@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { materialClasses, materialClassOf } from '../../core/knowledge/materials'
 import { hazardsOf } from '../../core/knowledge/hazards'
-import { declaredWords } from '../../core/knowledge/labelFacts'
+import { declaredWords } from '../../core/knowledge/labelFactWords'
 import { sayError } from '../../core/messages'
 import { showMoney } from '../../core/quantities/money'
 import type { Adhesive, Material } from '../../core/records/shelf'

@@ -1,5 +1,6 @@
 import { familyOf, isFamily, mechanisms, type Mechanism } from '../../core/knowledge/families'
-import { labelFactIds, labelFacts } from '../../core/knowledge/labelFacts'
+import { labelFactIds } from '../../core/knowledge/labelFactIds'
+import { labelFactWords } from '../../core/knowledge/labelFactWords'
 import { CodedError } from '../../core/errors'
 import { insert } from '../../core/records/entry'
 import type { AdviceGrade, HouseRule } from '../../core/records/shelf'
@@ -26,7 +27,7 @@ export const hazardWords = (code: string) => `glue that names ${code.replace(/-/
 export function factWords(fact: NonNullable<HouseRule['fact']>): string {
   const not = fact.startsWith('not ')
   const id = (not ? fact.slice(4) : fact) as (typeof labelFactIds)[number]
-  return not ? `glue of which it is not known that it ${labelFacts[id].is}` : `glue that ${labelFacts[id].is}`
+  return not ? `glue of which it is not known that it ${labelFactWords[id].is}` : `glue that ${labelFactWords[id].is}`
 }
 export const factChoices = labelFactIds.flatMap((id): NonNullable<HouseRule['fact']>[] => [id, `not ${id}`])
 

@@ -1,5 +1,5 @@
 import { familyOf } from '../../core/knowledge/families'
-import { labelFactIds, type LabelFact, type LabelFacts } from '../../core/knowledge/labelFacts'
+import { labelFactIds, type LabelFact, type LabelFacts } from '../../core/knowledge/labelFactIds'
 import { parseMoney } from '../../core/quantities/parseMoney'
 import { parseNumber, parseQuantity } from '../../core/quantities/parse'
 import { CodedError } from '../../core/errors'

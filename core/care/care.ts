@@ -1,6 +1,7 @@
 import { hazardsOf, type Hazard } from '../knowledge/hazards'
 import { familyOf } from '../knowledge/families'
-import { helperWords, type Helper } from '../knowledge/vocabulary'
+import type { Helper } from '../knowledge/vocabulary'
+import { helperWords } from '../knowledge/vocabularyWords'
 import { type Situation } from '../situation/situation'
 import { combinedCautions } from './combined'
 import { thingsToHaveReady, type Ready } from './ready'

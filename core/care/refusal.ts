@@ -1,4 +1,5 @@
-import { stakeWords, type Stake } from '../knowledge/vocabulary'
+import type { Stake } from '../knowledge/vocabulary'
+import { stakeWords } from '../knowledge/vocabularyWords'
 
 /**
  * Joints for which no advice is given, only recording: where failure could hurt or kill, or glue would enter a body.

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import type { Adhesive } from '../records/shelf'
 import { productFamily } from '../situation/label'
 import { families, familyOf } from './families'
-import { factOf, labelFactIds, labelFacts, withFacts } from './labelFacts'
+import { labelFactIds } from './labelFactIds'
+import { factOf, labelFacts, withFacts } from './labelFacts'
 
 describe('what a label declares', () => {
   it.each(labelFactIds)('%s: the family that is said to be so is so, and not when it is denied', (fact) => {

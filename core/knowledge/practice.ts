@@ -52,9 +52,11 @@ export function useOf(
   family: string,
   a: MaterialClass,
   b: MaterialClass,
-  geometry: Geometry | null,
+  shape: Geometry | null,
   helpers: readonly Helper[],
 ): FoundUse | null {
+  // A piece laid on is glued as a patch is.
+  const geometry = shape === 'laid-on' ? 'patch' : shape
   const key = [family, a.id, b.id, geometry, ...helpers].join(' ')
   let known = foundUses.get(key)
   if (known === undefined) {

@@ -1,5 +1,5 @@
 import { durationWords } from '../quantities/durations'
-import { helperWords } from '../knowledge/vocabulary'
+import { helperWords } from '../knowledge/vocabularyWords'
 import type { Procedure, Step, StepKind } from '../records/round'
 
 export const stepWords: Record<StepKind, string> = {

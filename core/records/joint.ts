@@ -69,6 +69,8 @@ export const briefSchema = z.object({
   stakes: z.nullable(z.array(z.enum(stakes))),
   /** hours from closing until it must carry its load */
   readyH: measure,
+  /** hours from closing until it can be taken up and worked on; left out by older benches: not said */
+  handledH: z.optional(z.nullable(positive)),
   handledBy: z.nullable(day),
   inServiceBy: z.nullable(day),
   perEvening: z.nullable(count),
@@ -130,6 +132,7 @@ export const openBrief = (): Brief => ({
   skin: null,
   stakes: null,
   readyH: null,
+  handledH: null,
   handledBy: null,
   inServiceBy: null,
   perEvening: null,

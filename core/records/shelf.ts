@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { hazardCodes } from '../knowledge/hazardCodes'
 import { mechanisms } from '../knowledge/families'
-import { labelFactIds, labelFactsSchema } from '../knowledge/labelFacts'
+import { labelFactIds, labelFactsSchema } from '../knowledge/labelFactIds'
 import { amount, celsius, day, id, lengthMm, measure, moment, positive, seconds, share, text, words } from './fields'
 
 /** An own material: a class of the tables, called by the maker's name. */

@@ -1,4 +1,5 @@
-import { factOf, type LabelFact } from '../knowledge/labelFacts'
+import type { LabelFact } from '../knowledge/labelFactIds'
+import { factOf } from '../knowledge/labelFacts'
 import type { HouseRule } from '../records/shelf'
 import type { Reason } from './screen'
 import type { Situation } from '../situation/situation'

@@ -51,6 +51,7 @@ const tries: Record<string, Answer[]> = {
   users: [[], ['child' as const], ['sensitised' as const]].map((users) => put({ users })),
   life: [{ life: 'temporary' as const }, { life: 'years' as const }].map(put),
   readyH: [{ readyH: 0.5 }, { readyH: 6 }, { readyH: 72 }].map(put),
+  handledH: [{ handledH: 0.1 }, { handledH: 0.5 }, { handledH: 24 }].map(put),
   repositionS: [{ repositionS: 0 }, { repositionS: 60 }].map(put),
   reach: [{ reach: 'both' as const }, { reach: 'one' as const }].map(put),
   geometry: [{ geometry: 'lap' as const }, { geometry: 'butt-edge' as const }].map(put),

@@ -106,6 +106,7 @@ export const sectionOf: Record<Geometry, SectionName> = {
   'butt-edge': 'edge',
   'face-large': 'faces',
   point: 'point',
+  'laid-on': 'patch',
   patch: 'patch',
   'edge-strip': 'strip',
   rod: 'rod',

@@ -14,7 +14,6 @@ import { provideBriefEditor } from './editBrief'
 import JointMoves from './JointMoves.vue'
 import LoadPanel from './LoadPanel.vue'
 import NextWord from './NextWord.vue'
-import OpenWords from './OpenWords.vue'
 import LoadSentence from './sentence/LoadSentence.vue'
 import PartsSentence from './sentence/PartsSentence.vue'
 import ServiceSentence from './sentence/ServiceSentence.vue'
@@ -31,7 +30,7 @@ const openWords = useOpenWords(() => setting.value)
 provideBriefEditor(
   computed(() => props.view),
   setting,
-  computed(() => openWords.value.slice(0, 3).map(({ key }) => key)),
+  computed(() => openWords.value.map(({ key }) => key)),
 )
 const findings = computed(() => {
   const { brief, a, b, room } = setting.value
@@ -101,12 +100,11 @@ watch(
         <li v-for="finding in findings" :key="finding.rule">{{ finding.text }}</li>
       </ul>
     </section>
-    <OpenWords :words="openWords" />
+    <NextWord :words="openWords" />
     <div class="acts">
       <v-btn class="go" :to="{ name: 'shortlist', params: { joint: joint.id } }">See which glues suit</v-btn>
       <JointMoves />
     </div>
-    <NextWord />
   </div>
 </template>
 

@@ -13,7 +13,7 @@ import { plural } from '../../look/figures'
 export interface BriefEditor {
   /** a word is opened to be said: from here on, what is changed elsewhere in it shows */
   begin: () => void
-  /** open words whose answer would move most glues, such as “heatC” and “a.state” */
+  /** open words whose answer would move glues, those that move most first, such as “heatC” and “a.state” */
   useful: Ref<readonly string[]>
   view: ComputedRef<JointView>
   brief: ComputedRef<Brief>

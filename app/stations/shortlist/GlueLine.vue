@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { helperWords, type Helper } from '../../../core/knowledge/vocabulary'
+import type { Helper } from '../../../core/knowledge/vocabulary'
+import { helperWords } from '../../../core/knowledge/vocabularyWords'
 import type { Joint } from '../../../core/records/joint'
 import type { Procedure } from '../../../core/records/round'
 import type { School } from '../../../core/screening/schools'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { modeWords } from '../../../core/knowledge/weights'
-import { helperWords } from '../../../core/knowledge/vocabulary'
+import { helperWords } from '../../../core/knowledge/vocabularyWords'
 import { decidingReason } from '../../../core/screening/forecast'
 import { doubtOf, type FirstPick, type ShortAnswer } from '../../../core/screening/shortAnswer'
 import AskWhy from '../../look/AskWhy.vue'

@@ -64,8 +64,9 @@ const open = computed(() => props.view.progress.openWords)
 const suited = computed(() => candidates.value.some(({ screening }) => screening.verdict === 'fit'))
 const atFirst = computed(() => {
   if (wanted.value) return { fit: Infinity, careful: Infinity }
-  const fit = LINES - LEAST_CAREFUL
-  return { fit, careful: LINES - Math.min(fit, of('fit').length) }
+  const lines = LINES - (props.view.procedures.length ? 1 : 0)
+  const fit = lines - LEAST_CAREFUL
+  return { fit, careful: lines - Math.min(fit, of('fit').length) }
 })
 /** What is searched for is shown wherever it stands. */
 const outOpen = ref(false)

@@ -1,5 +1,6 @@
 import { familyOf } from '../../../core/knowledge/families'
-import { helperWords, type Helper } from '../../../core/knowledge/vocabulary'
+import type { Helper } from '../../../core/knowledge/vocabulary'
+import { helperWords } from '../../../core/knowledge/vocabularyWords'
 import { usualSteps } from '../../../core/planning/steps'
 import { stepsOfWay } from '../../../core/planning/ways'
 import { insert, remove } from '../../../core/records/entry'

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { families, familyOf } from '../../knowledge/families'
-import { labelFactIds } from '../../knowledge/labelFacts'
+import { labelFactIds } from '../../knowledge/labelFactIds'
 import { faceStates, materialClassOf, materialClasses } from '../../knowledge/materials'
 import { faceTraits, geometries, helpers, loadModes, motions, stakes } from '../../knowledge/vocabulary'
 import { seededRandom, type Random } from '../../planning/random'
@@ -41,6 +41,7 @@ const scale: { [K in keyof Needs]-?: NonNullable<Needs[K]>[] } = {
   temporary: [true],
   stakes: [['overhead']],
   maxCureH: [72, 24, 4, 0.5],
+  maxHandlingH: [72, 4, 0.5, 0.05],
   repositionS: [5, 30, 120],
   noClamp: [true],
   oneFaceOnly: [true],
@@ -95,6 +96,8 @@ describe('the screening as a whole', () => {
       if (name === 'flex' && before !== undefined) continue
       if (name === 'edgeMm' && before === undefined && question.joint.needs?.areaCm2 !== undefined) continue
       if (name === 'weightKg' && before !== undefined) continue
+      // A larger face is harder to glue, and carries more.
+      if (name === 'areaCm2' && before !== undefined && question.joint.needs?.weightKg !== undefined) continue
       if (rank + 1 >= steps.length) continue
       const more = {
         ...question,
@@ -212,6 +215,7 @@ function randomBrief(random: Random): Brief {
     skin: one([true, false]),
     stakes: maybe(random, 0.1, () => some(random, stakes, 0.2)),
     readyH: one([0.5, 6, 24, 72]),
+    handledH: one([0.05, 0.5, 4]),
     perEvening: one([5, 60, 400]),
     maxCost: one([0.05, 1]),
   }

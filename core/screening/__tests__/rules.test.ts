@@ -853,6 +853,30 @@ const cases: [rule: string, verdict: 'block' | 'caution' | 'fit' | 'note', fires
     ['paper', 'paper', 'epoxy-slow', { geometry: 'edge-strip' }],
     ['wood', 'paper', 'epoxy-slow', { geometry: 'edge-strip' }],
   ],
+  [
+    'not-handled-in-time',
+    'block',
+    ['wood', 'wood', 'pva-wood', { handledH: 0.25 }],
+    ['wood', 'wood', 'pva-wood', { handledH: 1 }],
+  ],
+  [
+    'not-handled-in-time',
+    'note',
+    ['wood', 'wood', 'epoxy-slow', { handledH: 0.5, ...withHelper('tack-and-cure') }],
+    ['wood', 'wood', 'epoxy-slow', { handledH: 0.5 }],
+  ],
+  [
+    'not-handled-in-time',
+    'caution',
+    ['wood', 'wood', 'pva-wood', { handledH: 0.8 }],
+    ['wood', 'wood', 'ca-gel', { handledH: 0.8 }],
+  ],
+  [
+    'patch-margin',
+    'note',
+    ['leather', 'leather', 'contact-solvent', { geometry: 'patch' }],
+    ['leather', 'leather', 'contact-solvent', { geometry: 'laid-on' }],
+  ],
   // What a label declares
   [
     'label-says',

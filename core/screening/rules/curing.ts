@@ -248,6 +248,29 @@ const notReadyInTime = rule(
   },
 )
 
+/** Handling times past the moment by these shares, and what they push. */
+const LATE = [1, 1.5, 3]
+const notHandledInTime = rule(
+  'not-handled-in-time',
+  'A scrap taken up at the minute at which you need it.',
+  'handling time of the table or the label against the minute that was said',
+  (s) => {
+    const limitH = s.said.handledH ?? null
+    if (limitH === null) return null
+    // Dabs of a fast glue hold it meanwhile.
+    if (s.helpers.includes('tack-and-cure')) return note('Its fast dabs hold until it can be handled.')
+    const { handlingS } = s.family
+    const limit = limitH * 3600
+    const db = graded(handlingS / limit, LATE, [0, -6, -10, -20])
+    const finding = push(
+      db,
+      `It can be handled ${durationWords(handlingS)} after closing, and you want to take it up after ` +
+        `${durationWords(limit)}.`,
+    )
+    return db === 0 ? null : { ...finding, ...(s.labelled.includes('handlingS') && { grade: 'label' as const }) }
+  },
+)
+
 const slowForSoMany = rule(
   'slow-for-so-many',
   'Time three in a row.',
@@ -285,6 +308,7 @@ export const curingRules: Rule[] = [
   bigBatchHeat,
   shelfOld,
   notReadyInTime,
+  notHandledInTime,
   slowForSoMany,
   slowForAMend,
 ]

@@ -1,4 +1,5 @@
-import { declaredWords, type LabelFact } from '../../knowledge/labelFacts'
+import type { LabelFact } from '../../knowledge/labelFactIds'
+import { declaredWords } from '../../knowledge/labelFactWords'
 import { block, caution, HARM, note, type Rule, rule } from '../rule'
 import { isPaper, styreneFoam } from './kinds'
 import { inView, is, loaded, type Situation, someFace } from '../../situation/situation'

@@ -1,4 +1,4 @@
-import { stakeWords } from '../../knowledge/vocabulary'
+import { stakeWords } from '../../knowledge/vocabularyWords'
 import { block, BY_PULL, caution, HARM, note, push, type Rule, rule } from '../rule'
 import { isCa } from './kinds'
 import { partFirst } from './partFirst'

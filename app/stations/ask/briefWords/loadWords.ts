@@ -1,4 +1,5 @@
-import { loadModes, loadWords, motionWords, motions } from '../../../../core/knowledge/vocabulary'
+import { loadModes, loadWords, motions } from '../../../../core/knowledge/vocabulary'
+import { motionWords } from '../../../../core/knowledge/vocabularyWords'
 import type { Brief } from '../../../../core/records/joint'
 import type { Choice } from '../words/ChoiceList.vue'
 import { c, mm, type WordDef } from './wordDef'

@@ -76,6 +76,7 @@ export const serviceWords = {
     what: 'undoing',
     yes: 'come apart without harm',
     no: 'stay for good',
+    open: { word: 'Coming apart', find: 'Must the parts come apart again one day, without harm to either?' },
   },
   flex: {
     kind: 'one',

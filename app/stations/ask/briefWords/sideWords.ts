@@ -1,5 +1,6 @@
 import { faceStates, type MaterialClass } from '../../../../core/knowledge/materials'
-import { faceTraits, stateWords, traitWords, type FaceTrait } from '../../../../core/knowledge/vocabulary'
+import { faceTraits, stateWords, type FaceTrait } from '../../../../core/knowledge/vocabulary'
+import { traitWords } from '../../../../core/knowledge/vocabularyWords'
 import type { Side } from '../../../../core/records/joint'
 import type { Choice } from '../words/ChoiceList.vue'
 import type { WordDef } from './wordDef'

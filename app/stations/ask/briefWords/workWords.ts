@@ -1,4 +1,5 @@
-import { stakeWords, stakes } from '../../../../core/knowledge/vocabulary'
+import { stakes } from '../../../../core/knowledge/vocabulary'
+import { stakeWords } from '../../../../core/knowledge/vocabularyWords'
 import type { Brief } from '../../../../core/records/joint'
 import { lasting } from '../../../look/figures'
 import { c, type WordDef } from './wordDef'
@@ -140,6 +141,24 @@ export const workWords = {
       c('604800', 'a week'),
     ],
     open: { word: 'How soon', find: 'How long after gluing must it carry its load?' },
+  },
+  handledH: {
+    kind: 'number',
+    label: 'Time from gluing to handling',
+    ask: 'how soon taken up?',
+    what: 'time to handling',
+    dimension: 'time',
+    unit: 's',
+    least: 1,
+    scale: 3600,
+    show: (s) => `can be taken up ${lasting(s)} after gluing`,
+    presets: [
+      c('300', '5 min', 'the next piece waits for it'),
+      c('1800', '30 min'),
+      c('14400', '4 h', 'the same day'),
+      c('43200', 'overnight'),
+    ],
+    open: { word: 'Taking it up', find: 'How long after gluing do you go on with the part?' },
   },
   maxCost: {
     kind: 'number',

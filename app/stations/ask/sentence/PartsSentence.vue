@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import { materialOf } from '../../../bench/jointView'
 import { useBench } from '../../../bench/store'
 import { useBriefEditor } from '../editBrief'
@@ -7,7 +6,7 @@ import BriefWord from '../words/BriefWord.vue'
 import MaterialWord from '../words/MaterialWord.vue'
 import FindOut from './FindOut.vue'
 
-// What is joined: materials, faces, shape, size, fit.
+// What is joined: materials, faces, shape, size, how many.
 const bench = useBench()
 const { brief, setSide, view } = useBriefEditor()
 /** An own material of one thickness brings it along. */
@@ -16,7 +15,6 @@ function pick(side: 'a' | 'b', material: string | null) {
   const thicknessMm = own?.thicknessMm ?? brief.value[side].thicknessMm
   void setSide(side, { material, thicknessMm }, 'material', `material of side ${side.toUpperCase()}`)
 }
-const edgeMatters = computed(() => brief.value.geometry !== 'point' && brief.value.geometry !== 'butt-edge')
 </script>
 
 <template>
@@ -28,15 +26,11 @@ const edgeMatters = computed(() => brief.value.geometry !== 'point' && brief.val
         :label="`Material of side ${side.toUpperCase()}`"
         ask="what?"
         :value="brief[side].material"
+        :word="`${side}.material`"
         :proposed="view.joint.proposed?.includes(`${side}.material`)"
         @pick="pick(side, $event)"
       />, <BriefWord of="thicknessMm" :side="side" />, <BriefWord of="state" :side="side"><FindOut /></BriefWord>,
-      <BriefWord of="traits" :side="side" />,
     </template>
     as <BriefWord of="geometry" />, <BriefWord of="widthMm" /> by <BriefWord of="lengthMm" />, <BriefWord of="count" />.
-    The dry faces <BriefWord of="fit" />, with <BriefWord of="gapMm" />; they are <BriefWord of="curveMm" /><template
-      v-if="edgeMatters"
-      >, the middle <BriefWord of="edgeMm" /></template
-    >.
   </p>
 </template>

@@ -8,18 +8,20 @@ import { sideWords, words, type BriefWordKey, type SideWordKey, type WordDef } f
 import DayWord from './DayWord.vue'
 import PickWord from './PickWord.vue'
 import PickWords from './PickWords.vue'
-import { wordMoves, wordProposed } from './moves'
+import { wordKey, wordMoves, wordProposed } from './moves'
 import TypeWord from './TypeWord.vue'
 
 /** One word of the sentence, by its field in the brief; with a side, by its field there. */
 const props = defineProps<{ of: BriefWordKey | SideWordKey; side?: 'a' | 'b' }>()
 const bench = useBench()
 const { brief, view, useful, set, setSide } = useBriefEditor()
-const moves = computed(() => useful.value.includes(props.side ? `${props.side}.${props.of}` : props.of))
+const key = props.side ? `${props.side}.${props.of}` : props.of
+provide(wordKey, key)
+/** Drawn as worth answering first. */
+const MOST = 3
+const moves = computed(() => useful.value.slice(0, MOST).includes(key))
 provide(wordMoves, moves)
-const proposed = computed(() =>
-  (view.value.joint.proposed ?? []).includes(props.side ? `${props.side}.${props.of}` : props.of),
-)
+const proposed = computed(() => (view.value.joint.proposed ?? []).includes(key))
 provide(wordProposed, proposed)
 
 const def = computed((): WordDef => {

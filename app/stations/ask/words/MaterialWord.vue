@@ -7,7 +7,7 @@ import { useBench } from '../../../bench/store'
 import ChoiceList from './ChoiceList.vue'
 import SentenceWord from './SentenceWord.vue'
 
-const props = defineProps<{ label: string; ask: string; value: string | null; proposed?: boolean }>()
+const props = defineProps<{ label: string; ask: string; value: string | null; word: string; proposed?: boolean }>()
 const emit = defineEmits<{ pick: [value: string | null] }>()
 const bench = useBench()
 const typed = ref('')
@@ -40,6 +40,7 @@ const choices = computed(() => {
     :label="label"
     :ask="ask"
     :text="text"
+    :word="word"
     :proposed="proposed"
     @opened="typed = ''"
     @clear="emit('pick', null)"

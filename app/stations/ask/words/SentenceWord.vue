@@ -4,7 +4,7 @@ import { VBottomSheet } from 'vuetify/components/VBottomSheet'
 import { VMenu } from 'vuetify/components/VMenu'
 import { useNarrow } from '../../../look/narrow'
 import { useBriefEditor } from '../editBrief'
-import { wordMoves, wordProposed } from './moves'
+import { wordKey, wordMoves, wordProposed } from './moves'
 
 /** One word of the sentence: a button that opens what can stand there. Open words ask; they never mean "no". */
 const props = defineProps<{
@@ -15,6 +15,8 @@ const props = defineProps<{
   /** what the open word asks */
   ask: string
   number?: boolean
+  /** the word’s key in the brief, where nothing around it tells */
+  word?: string
   /** a usual joint proposed it, and nobody has confirmed it */
   proposed?: boolean
 }>()
@@ -23,6 +25,7 @@ const open = ref(false)
 const { begin } = useBriefEditor()
 const narrow = useNarrow()
 const moves = inject(wordMoves, ref(false))
+const key = inject(wordKey, props.word ?? '')
 const offered = inject(wordProposed, ref(false))
 const proposed = computed(() => Boolean(props.text) && (offered.value || props.proposed))
 // On a phone the answers come up from below, where the thumb is.
@@ -54,6 +57,7 @@ defineExpose({ close })
       <span
         v-bind="activator"
         class="word"
+        :data-word="key"
         role="button"
         tabindex="0"
         :class="{ open: !props.text, num: props.number, moves: !props.text && moves, proposed }"
