@@ -5,6 +5,7 @@ import { correctionOf } from './corrections'
 import type { PairEvidence } from './pairEvidence'
 
 const table = typicalPairStrength('wood', 'metal', 'epoxy-slow')!.strength.observedMPa
+const about = (typical: number, sd = 0.125) => ({ typical, posterior: { mean: Math.log(typical), sd } })
 const pulled = (patch: Partial<PairEvidence> = {}): PairEvidence => ({
   family: 'epoxy-slow',
   adhesive: null,
@@ -15,7 +16,7 @@ const pulled = (patch: Partial<PairEvidence> = {}): PairEvidence => ({
   test: 'lap-shear',
   pulls: 4,
   valid: 4,
-  typical: 2 * table,
+  ...about(2 * table),
   atLeast: false,
   unit: 'MPa',
   limit: null,
@@ -39,16 +40,15 @@ describe('what own pulls make of the tables', () => {
     expect(other.tested).toBe(false)
     expect(other.factor).toBeGreaterThan(1.05)
     expect(other.factor).toBeLessThan(own)
-    expect(correctionOf([pulled({ typical: table / 2 })], 'glass', 'card', 'pva-white')!.factor).toBeLessThan(1)
+    expect(correctionOf([pulled(about(table / 2))], 'glass', 'card', 'pva-white')!.factor).toBeLessThan(1)
   })
 
   it('counts neither grades nor bounds below the table, and a bound above it for little', () => {
     const of = (patch: Partial<PairEvidence>) => correctionOf([pulled(patch)], 'metal', 'wood', 'epoxy-slow')
     expect(of({ unit: 'cycles' })).toBeNull()
-    expect(of({ typical: null })).toBeNull()
-    expect(of({ valid: 0 })).toBeNull()
+    expect(of({ typical: null, posterior: null })).toBeNull()
     expect(of({ atLeast: true, typical: table })).toBeNull()
-    const bound = of({ atLeast: true })!.factor
+    const bound = of({ atLeast: true, ...about(2 * table, 0.7) })!.factor
     expect(bound).toBeGreaterThan(1)
     expect(bound).toBeLessThan(of({})!.factor)
     expect(correctionOf([], 'metal', 'wood', 'epoxy-slow')).toBeNull()

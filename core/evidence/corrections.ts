@@ -12,24 +12,18 @@ export interface Correction {
   pulls: number
 }
 
-/** Scatter of single pulls that is taken where few were made (methods.md 3). */
-const SCATTER = 0.25
-/** A lower bound says little of where the strength lies. */
-const BOUND_SD = 0.7
-
 const pairOf = (a: string, b: string) => [a, b].sort().join('|')
 
 /** Pulls of strength beside what the tables say of the same cell; counts and grades say nothing of it. */
 function cellsOf(evidence: readonly PairEvidence[]): PulledCell[] {
-  return evidence.flatMap(({ sides, family, typical, valid, atLeast, unit }) => {
+  return evidence.flatMap(({ sides, family, typical, posterior, atLeast, unit }) => {
     const [a, b] = [sides[0].material, sides[1].material]
     const row = typicalPairStrength(a, b, family)?.strength
     const table = unit === 'MPa' ? row?.observedMPa : unit === 'N/mm' ? row?.observedPeelNPerMm : undefined
-    if (!table || typical === null || typical <= 0 || valid < 1) return []
+    if (!table || typical === null || posterior === null) return []
     // What only held says nothing against a table that promises more.
     if (atLeast && typical <= table) return []
-    const sd = atLeast ? BOUND_SD : SCATTER / Math.sqrt(valid)
-    return [{ pair: pairOf(a, b), family, table: Math.log(table), mean: Math.log(typical), sd }]
+    return [{ pair: pairOf(a, b), family, table: Math.log(table), ...posterior }]
   })
 }
 

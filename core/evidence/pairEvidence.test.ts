@@ -108,6 +108,16 @@ describe('own evidence, pair by pair', () => {
     expect(one!.typical! / Math.cbrt(0.3 * 0.4 * 0.5)).toBeCloseTo(1, 1)
     expect(sayingOf(one!, openBrief())).toEqual({ says: 'holds', limit: 0.2 })
   })
+  it('gives the posterior of ln strength: about the mean of the logs, and tighter than the single pulls', () => {
+    const [one] = ownEvidence(tables([reading(1, 90), reading(2, 120), reading(3, 150)]), classOf)
+    const { mean, sd } = one!.posterior!
+    expect(mean).toBeCloseTo((Math.log(0.3) + Math.log(0.4) + Math.log(0.5)) / 3, 1)
+    // Three pulls of scatter near 0.26 say it to about 0.26/√3, a little more for the scatter that is not known.
+    expect(sd).toBeGreaterThan(0.26 / Math.sqrt(3) - 0.03)
+    expect(sd).toBeLessThan(0.25)
+    const [bound] = ownEvidence(tables([reading(1, 90, torn), reading(2, 120, torn)]), classOf)
+    expect(bound!.posterior!.sd).toBeGreaterThan(2 * sd)
+  })
   it('says “at least” where the part always tore, and leaves wet and set-aside pulls out', () => {
     const [one] = ownEvidence(tables([reading(1, 90, torn), reading(2, 120, torn), reading(3, 150, torn)]), classOf)
     expect(one).toMatchObject({ atLeast: true, valid: 3 })

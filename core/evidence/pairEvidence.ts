@@ -25,6 +25,8 @@ export interface PairEvidence {
   /** typical strength, or its lower bound where the part always gave way first; null where nothing was read */
   typical: number | null
   atLeast: boolean
+  /** posterior of ln strength by the strength model, mean and standard deviation; null where nothing was read */
+  posterior: { mean: number; sd: number } | null
   unit: string
   /** typical strength against the limit it was judged by, when the coupons were planned */
   limit: number | null
@@ -93,20 +95,26 @@ export function ownEvidence(tables: EvidenceTables, classOf: (material: string) 
   })
 }
 
+/** Standard normal quantile of 95 %. */
+const Z95 = 1.6448536269514722
+
 function summed(
   coupons: readonly Coupon[],
   readings: readonly Reading[],
   test: TestId,
-): Pick<PairEvidence, 'valid' | 'typical' | 'atLeast'> {
+): Pick<PairEvidence, 'valid' | 'typical' | 'atLeast' | 'posterior'> {
   const model = modelReadings(
     test,
     coupons.map(({ id }) => ({ id, procedure: 'own' })),
     readings,
   )
-  if (!model.length) return { valid: 0, typical: null, atLeast: false }
+  if (!model.length) return { valid: 0, typical: null, atLeast: false, posterior: null }
   const own = analyse({ required: null, readings: model }).procedures[0]!
   const atLeast = model.every((datum) => datum.kind === 'atLeast')
-  return { valid: model.length, typical: atLeast ? own.typical.low90 : own.typical.median, atLeast }
+  const { median, low90, high90 } = own.typical
+  // The middle 90 % of a normal lies within 1.645 standard deviations of its mean.
+  const posterior = { mean: Math.log(median), sd: Math.log(high90 / low90) / (2 * Z95) }
+  return { valid: model.length, typical: atLeast ? low90 : median, atLeast, posterior }
 }
 
 const same = (x: PairSide, y: PairSide, alsoState: boolean) =>

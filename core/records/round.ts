@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { exposureKinds } from '../knowledge/exposures'
 import { helpers } from '../knowledge/vocabulary'
 import { testIds } from '../knowledge/testKinds'
-import { amount, count, couponSize, id, moment, place, positive, seconds, text, words } from './fields'
+import { amount, count, couponSize, id, moment, place, positive, seconds, share, text, words } from './fields'
 
 export const stepKinds = [
   'prepare-a',
@@ -159,6 +159,10 @@ export const decisionSchema = z.object({
     weakLow: z.nullable(amount),
     unit: text,
     margin: z.nullable(amount),
+    /** the chance to serve that each procedure of the round was given, its own pulls left out; older ones have none */
+    forecasts: z.optional(
+      z.array(z.object({ procedure: id, chance: share, db: z.number().check(z.gte(-100), z.lte(100)) })),
+    ),
   }),
 })
 export type Decision = z.infer<typeof decisionSchema>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { forecastsOf } from '../../../core/choice/forecasts'
 import { knownOf } from '../../../core/choice/known'
 import { insert } from '../../../core/records/entry'
 import { useMinute, stampNow } from '../../bench/clock'
 import { newId } from '../../bench/ids'
+import { useSetting } from '../../bench/setting'
 import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { dayName, momentName } from '../../look/figures'
@@ -19,6 +21,7 @@ const props = defineProps<{
   nameOf: (id: string) => string
 }>()
 const bench = useBench()
+const setting = useSetting(() => props.view)
 const now = useMinute()
 const choice = ref<string | null>(null)
 const reason = ref('')
@@ -41,7 +44,14 @@ async function decide() {
     procedure: candidate.procedure.id,
     reason: reason.value.trim(),
     at: stampNow(),
-    known: knownOf(candidate.summary, candidate.pulls.length, props.unit, candidate.margin?.times ?? null),
+    known: {
+      ...knownOf(candidate.summary, candidate.pulls.length, props.unit, candidate.margin?.times ?? null),
+      forecasts: forecastsOf(
+        setting.value,
+        props.view.procedures,
+        new Set(props.view.coupons.map(({ label }) => label)),
+      ),
+    },
   }
   const label = `${props.view.joint.code}: decided for ${candidate.procedure.name}`
   if (await bench.write(label, [insert('decision', record)], true)) reason.value = ''

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { modeWords } from '../../../core/knowledge/weights'
 import { helperWords } from '../../../core/knowledge/vocabularyWords'
 import { decidingReason } from '../../../core/screening/forecast'
+import { likelyWords } from '../../../core/screening/likely'
 import { doubtOf, type FirstPick, type ShortAnswer } from '../../../core/screening/shortAnswer'
 import AskWhy from '../../look/AskWhy.vue'
 import ChanceBar from '../../look/ChanceBar.vue'
@@ -51,8 +52,11 @@ const control = computed(() => props.answer.control)
           <ChanceBar :chance="one.screening.chance" :tone="tones[one.screening.verdict].tone" />
         </span>
         <span
-          ><b>{{ nameOf(one) }}</b
-          >. <span class="mute">{{ leading(one)?.text ?? 'Nothing said so far speaks against it.' }}</span></span
+          ><b>{{ nameOf(one) }}.</b>
+          <span class="mute">{{ leading(one)?.text ?? 'Nothing said so far speaks against it.' }}</span>
+          <span v-if="likelyWords(one.candidate.situation)" class="num">{{
+            ` ${likelyWords(one.candidate.situation)}`
+          }}</span></span
         >
       </li>
     </ol>

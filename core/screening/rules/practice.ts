@@ -1,10 +1,9 @@
 import { faceClassOf, gripOf, useOf } from '../../knowledge/practice'
-import { typicalStrength, type TypicalStrength } from '../../knowledge/strengths'
-import { motionFactor } from '../../knowledge/vocabulary'
 import { figureOf } from '../../quantities/figure'
 import { called, has, is, loaded, type Face, type Situation } from '../../situation/situation'
+import { likelyPeel, likelyPull } from '../likely'
 import { BY_PULL, push, type Rule, rule } from '../rule'
-import { isCa, isPaper, isPlainHotmelt, isPressure, isTextile, styreneFoam } from './kinds'
+import { isCa, isPaper, isPlainHotmelt, isTextile, styreneFoam } from './kinds'
 import { graded } from './scale'
 import { supplenessOf } from './suppleness'
 
@@ -109,63 +108,32 @@ const layFlat = rule(
   BY_PULL,
 )
 
-/** N/mm that a joint which is peeled stands where no weight was said. */
-function lightPeel(s: Situation): number {
-  if (s.faces.some(({ material }) => material && is('opens')(material))) return 1
-  if (s.faces.some(({ material }) => material && isPaper(material))) return 0.1
-  const cloth = s.faces.every(({ material }) => material?.group === 'textile' || material?.group === 'leather')
-  if (cloth && (loaded(s, 'flex') || s.skin === true)) return 0.5
-  if (loaded(s, 'flex') || s.flex === 'must-flex') return 0.3
-  return s.geometry === 'face-large' ? 0.2 : 0.1
-}
-/** Share kept of the strength after water and years. */
-function kept(s: Situation): number {
-  const washed = s.water === 'wash' || s.water === 'soak'
-  const firm = s.family.water === 'wash' || s.family.water === 'soak'
-  const wet = washed ? (firm ? 0.7 : 0.5) : 1
-  return wet * (s.lasts ? (isPressure(s.family) ? 0.4 : 0.7) : 1)
-}
 const margins = [0.5, 1, 2, 4]
 const byMargin = (margin: number) => graded(margin, margins, [-20, -10, -6, -3, 0])
-/** One joint in twenty is weaker than this many scatters below the typical. */
-const WEAK = 1.645
 
 const strength = rule(
   'strength',
   'Hang four times the weight for a day, or pull a scrap until it lets go.',
   'typical strengths of the tables, the weaker face, the weak joint in twenty',
   (s) => {
-    const [a, b] = s.faces
-    if (!a.material || !b.material || (isCa(s.family) && s.helpers.includes('primer'))) return null
-    const sides = [a.material.id, b.material.id].flatMap((id) => typicalStrength(id, s.family.id) ?? [])
-    if (!sides.length) return null
-    const least = (value: (one: TypicalStrength) => number) =>
-      Math.min(...sides.map((one) => value(one) * Math.exp(-WEAK * one.cv))) * kept(s) * (s.correction?.factor ?? 1)
-    // A part that tears before its glue is not the glue's minus.
-    const tears = sides.some(({ failure }) => failure === 'substrate')
-    if (loaded(s, 'peel') && s.geometry !== 'point' && s.geometry !== 'rod' && !tears) {
-      const [holds, needs] = [least(({ observedPeelNPerMm }) => observedPeelNPerMm), lightPeel(s)]
-      const db = byMargin(holds / needs) / 2
-      if (db < 0)
-        return push(
+    const peeled = likelyPeel(s)
+    const inPeel = peeled && !peeled.partFirst ? byMargin(peeled.holds / peeled.needs) / 2 : 0
+    if (peeled && inPeel < 0)
+      return push(
+        inPeel,
+        `A weak joint holds about ${figureOf(peeled.holds)} N/mm in peel, and even lightly handled it meets about ` +
+          `${figureOf(peeled.needs)} N/mm.`,
+        s.geometry === null,
+      )
+    const pulled = likelyPull(s)
+    const db = pulled ? byMargin(pulled.holds / pulled.needs) : 0
+    return pulled && db !== 0
+      ? push(
           db,
-          `A weak joint holds about ${figureOf(holds)} N/mm in peel, and even lightly handled it meets about ` +
-            `${figureOf(needs)} N/mm.`,
-          s.geometry === null,
+          `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${figureOf(pulled.holds)} N here, and it meets ` +
+            `${figureOf(pulled.needs)} N: widen it or add a fixing.`,
         )
-    }
-    if (s.restN === null || s.restN === 0 || s.areaCm2 === null || loaded(s, 'peel', 'bend', 'torsion')) return null
-    const steady = loaded(s, 'steady') ? (has(s, 'creeps') || isPressure(s.family) ? 10 : 3) : 1
-    const needs = s.restN * (s.said.motion === null ? 2 : motionFactor[s.said.motion])
-    const holds = (least(({ observedMPa }) => observedMPa) * s.areaCm2 * 100) / steady
-    const db = byMargin(holds / needs)
-    return db === 0
-      ? null
-      : push(
-          db,
-          `A weak joint of ${figureOf(s.areaCm2)} cm² holds about ${figureOf(holds)} N here, and it meets ` +
-            `${figureOf(needs)} N: widen it or add a fixing.`,
-        )
+      : null
   },
   BY_PULL,
 )

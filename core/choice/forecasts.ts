@@ -1,0 +1,22 @@
+import { familyOf, isFamily, unknownFamily } from '../knowledge/families'
+import type { Decision, Procedure } from '../records/round'
+import { judged, type Setting } from '../screening/shortlist'
+import { productFamily } from '../situation/label'
+
+type Forecasts = NonNullable<Decision['known']['forecasts']>
+
+/**
+ * What the shortlist would give each procedure without the pulls of its own round: kept with the decision, so that the
+ * forecast can be held to account.
+ * @param own labels of the round's coupons
+ */
+export function forecastsOf(setting: Setting, procedures: readonly Procedure[], own: ReadonlySet<string>): Forecasts {
+  const evidence = setting.evidence.filter(({ from }) => !from.some((label) => own.has(label)))
+  return procedures.map(({ id, family, adhesive, helpers }) => {
+    const product = setting.adhesives.find((one) => one.id === adhesive) ?? null
+    const plain = isFamily(family) ? familyOf(family) : unknownFamily
+    const glue = product ? productFamily(product) : plain
+    const { db, chance } = judged(glue, product, { ...setting, evidence }, { helpers }).screening
+    return { procedure: id, chance, db }
+  })
+}

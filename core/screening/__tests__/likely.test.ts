@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest'
+import { familyOf } from '../../knowledge/families'
+import { materialClassOf } from '../../knowledge/materials'
+import { typicalStrength } from '../../knowledge/strengths'
+import { openBrief, type Brief } from '../../records/joint'
+import { situationOf, type Around } from '../../situation/situation'
+import { likelyPeel, likelyPull, likelyWords } from '../likely'
+
+const on = (family: string, patch: Partial<Brief>, around: Around = {}, a = 'wood', b = 'metal') => {
+  const open = openBrief()
+  const sides = { a: { ...open.a, material: a }, b: { ...open.b, material: b } }
+  return situationOf({ ...open, ...patch, ...sides }, materialClassOf(a), materialClassOf(b), familyOf(family), around)
+}
+const square = { widthMm: 20, lengthMm: 30, weightKg: 2 }
+/** The weak joint in twenty of one face, MPa. */
+const weak = (material: string, family: string) => {
+  const { observedMPa, cv } = typicalStrength(material, family)!
+  return observedMPa * Math.exp(-1.645 * cv)
+}
+
+describe('what a weak joint is likely to hold', () => {
+  it('is the weaker face’s weak joint over the area, against the weight with its motion', () => {
+    const holds = Math.min(weak('wood', 'epoxy-slow'), weak('metal', 'epoxy-slow')) * 20 * 30
+    const { holds: got, needs, unit } = likelyPull(on('epoxy-slow', { ...square, loads: ['shear'], motion: 'danced' }))!
+    expect(got).toBeCloseTo(holds, 6)
+    expect(needs).toBeCloseTo(2 * 9.80665 * 3, 6)
+    expect(unit).toBe('N')
+  })
+  it('takes twice the weight where the motion is open, a third of the strength where it hangs still', () => {
+    const free = likelyPull(on('epoxy-slow', { ...square, loads: ['shear'] }))!
+    expect(free.needs).toBeCloseTo(2 * 9.80665 * 2, 6)
+    const still = likelyPull(on('epoxy-slow', { ...square, loads: ['shear'], motion: 'still' }))!
+    expect(still.needs).toBeCloseTo(2 * 9.80665, 6)
+    expect(free.holds / still.holds).toBeCloseTo(3, 9)
+  })
+  it('keeps less after washing and years, and what own pulls make of it', () => {
+    const holds = (patch: Partial<Brief>, around: Around = {}) =>
+      likelyPull(on('epoxy-slow', { ...square, loads: ['shear'], ...patch }, around))!.holds
+    expect(holds({ water: 'wash' }) / holds({})).toBeCloseTo(0.7, 9)
+    expect(holds({ life: 'years' }) / holds({})).toBeCloseTo(0.7, 9)
+    expect(holds({}, { correction: { factor: 1.5, tested: true, pulls: 3 } }) / holds({})).toBeCloseTo(1.5, 9)
+  })
+  it('is said in peel where it is peeled, against a light need by its faces', () => {
+    const s = on('contact-solvent', { loads: ['peel'] }, {}, 'leather', 'webbing')
+    expect(likelyPeel(s)).toMatchObject({ unit: 'N/mm', needs: 0.1 })
+    expect(likelyPeel({ ...s, loads: ['peel', 'flex'] })!.needs).toBe(0.5)
+    expect(likelyPull(on('contact-solvent', { ...square, loads: ['peel'] }))).toBeNull()
+    expect(likelyPeel(on('contact-solvent', { loads: ['shear'] }))).toBeNull()
+  })
+  it('says nothing where load, size or a material is open', () => {
+    for (const open of [{ weightKg: null }, { widthMm: null }, { weightKg: 0 }])
+      expect(likelyPull(on('epoxy-slow', { ...square, loads: ['shear'], ...open }))).toBeNull()
+    const s = on('epoxy-slow', { ...square, loads: ['shear'] })
+    expect(likelyPull({ ...s, faces: [s.faces[0], { ...s.faces[1], material: null }] })).toBeNull()
+  })
+  it('is put into words with both figures and their unit', () =>
+    expect(likelyWords(on('epoxy-slow', { ...square, loads: ['shear'], motion: 'danced' }))).toMatch(
+      /^A weak joint holds about [\d.,]+ N by the tables(, then the part tears)?; it meets 58\.8 N\.$/,
+    ))
+})

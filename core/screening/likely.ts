@@ -1,0 +1,75 @@
+import { typicalStrength, type TypicalStrength } from '../knowledge/strengths'
+import { motionFactor } from '../knowledge/vocabulary'
+import { figureOf } from '../quantities/figure'
+import { has, is, loaded, type Situation } from '../situation/situation'
+import { isCa, isPaper, isPressure } from './rules/kinds'
+
+/** What a weak joint, one in twenty, is likely to hold, and what it meets; both in the same unit. */
+export interface Likely {
+  holds: number
+  needs: number
+  unit: 'N' | 'N/mm'
+  /** a part is likely to tear before the glue lets go */
+  partFirst: boolean
+}
+
+/** N/mm that a joint which is peeled stands where no weight was said. */
+function lightPeel(s: Situation): number {
+  if (s.faces.some(({ material }) => material && is('opens')(material))) return 1
+  if (s.faces.some(({ material }) => material && isPaper(material))) return 0.1
+  const cloth = s.faces.every(({ material }) => material?.group === 'textile' || material?.group === 'leather')
+  if (cloth && (loaded(s, 'flex') || s.skin === true)) return 0.5
+  if (loaded(s, 'flex') || s.flex === 'must-flex') return 0.3
+  return s.geometry === 'face-large' ? 0.2 : 0.1
+}
+/** Share kept of the strength after water and years. */
+function kept(s: Situation): number {
+  const washed = s.water === 'wash' || s.water === 'soak'
+  const firm = s.family.water === 'wash' || s.family.water === 'soak'
+  const wet = washed ? (firm ? 0.7 : 0.5) : 1
+  return wet * (s.lasts ? (isPressure(s.family) ? 0.4 : 0.7) : 1)
+}
+/** One joint in twenty is weaker than this many scatters below the typical. */
+const WEAK = 1.645
+
+/** Strengths on both faces by the tables; none where a material is open or a primer changes them. */
+function sidesOf(s: Situation): readonly TypicalStrength[] {
+  const [a, b] = s.faces
+  if (!a.material || !b.material || (isCa(s.family) && s.helpers.includes('primer'))) return []
+  return [a.material.id, b.material.id].flatMap((id) => typicalStrength(id, s.family.id) ?? [])
+}
+/** Of the weaker face the weak joint, after what it meets, corrected by own pulls. */
+const least = (s: Situation, sides: readonly TypicalStrength[], value: (one: TypicalStrength) => number) =>
+  Math.min(...sides.map((one) => value(one) * Math.exp(-WEAK * one.cv))) * kept(s) * (s.correction?.factor ?? 1)
+const partFirst = (sides: readonly TypicalStrength[]) => sides.some(({ failure }) => failure === 'substrate')
+
+/** In peel, N/mm, against what such a joint meets lightly handled; null where it is not peeled or nothing is known. */
+export function likelyPeel(s: Situation): Likely | null {
+  const sides = sidesOf(s)
+  if (!sides.length || !loaded(s, 'peel') || s.geometry === 'point' || s.geometry === 'rod') return null
+  const holds = least(s, sides, ({ observedPeelNPerMm }) => observedPeelNPerMm)
+  return { holds, needs: lightPeel(s), unit: 'N/mm', partFirst: partFirst(sides) }
+}
+
+/** Pulled along or off, N, against the load with its motion; null where load or size is open, or it is levered. */
+export function likelyPull(s: Situation): Likely | null {
+  const sides = sidesOf(s)
+  if (!sides.length || s.restN === null || s.restN === 0 || s.areaCm2 === null) return null
+  if (loaded(s, 'peel', 'bend', 'torsion')) return null
+  const steady = loaded(s, 'steady') ? (has(s, 'creeps') || isPressure(s.family) ? 10 : 3) : 1
+  const needs = s.restN * (s.said.motion === null ? 2 : motionFactor[s.said.motion])
+  const holds = (least(s, sides, ({ observedMPa }) => observedMPa) * s.areaCm2 * 100) / steady
+  return { holds, needs, unit: 'N', partFirst: partFirst(sides) }
+}
+
+/** The likely strength in words, against the need; null where nothing is known of either. */
+export function likelyWords(s: Situation): string | null {
+  const likely = likelyPull(s) ?? likelyPeel(s)
+  if (!likely) return null
+  const { holds, needs, unit, partFirst: first } = likely
+  const assumed = unit === 'N/mm' ? ', lightly handled' : ''
+  return (
+    `A weak joint holds about ${figureOf(holds)} ${unit} by the tables${first ? ', then the part tears' : ''}; it ` +
+    `meets ${figureOf(needs)} ${unit}${assumed}.`
+  )
+}
