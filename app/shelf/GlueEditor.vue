@@ -7,7 +7,7 @@ import { hazardCodes } from '../../core/knowledge/hazards'
 import { sayError } from '../../core/messages'
 import type { Adhesive, StockItem } from '../../core/records/shelf'
 import { useBench } from '../bench/store'
-import { lasting } from '../look/figures'
+import { capital, lasting } from '../look/figures'
 import { glueForm, keepGlue } from './shelfWork'
 import { sameGlues } from './sameGlue'
 
@@ -151,11 +151,11 @@ async function keep() {
     <fieldset class="whole">
       <legend>What else its label declares. Each takes part in every shortlist.</legend>
       <label v-for="fact in labelFactIds" :key="fact" class="field"
-        ><span class="visually-hidden">{{ labelFactWords[fact].yes }}</span
-        ><select v-model="form.facts[fact]" class="plain" :class="{ mute: form.facts[fact] === '' }">
-          <option value="">{{ labelFactWords[fact].yes }}?</option>
-          <option value="yes">{{ labelFactWords[fact].yes }}</option>
-          <option value="no">{{ labelFactWords[fact].no }}</option>
+        ><span>{{ capital(labelFactWords[fact].yes) }}</span
+        ><select v-model="form.facts[fact]" class="plain">
+          <option value="">it does not say</option>
+          <option value="yes">yes</option>
+          <option value="no">no</option>
         </select></label
       >
     </fieldset>

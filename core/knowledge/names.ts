@@ -37,6 +37,8 @@ export function oneLetterOff(one: string, two: string): boolean {
 }
 /** Shorter words misspelt are other words. */
 const LEAST_MISSPELT = 4
+/** Shorter parts stand inside words that have nothing to do with them: “tin” in “coating”. */
+const LEAST_INSIDE = 4
 const like = (typed: string, word: string) =>
   word.startsWith(typed) || (typed.length >= LEAST_MISSPELT && oneLetterOff(typed, word))
 
@@ -53,7 +55,7 @@ function score(typed: string, name: string): number {
   if (parts.length > 1 && parts.every((part) => words.some((word) => like(part, word)))) return 65
   if (` ${typed} `.includes(whole)) return 60
   if (parts.length === 1 && words.some((word) => like(typed, word))) return 50
-  if (name.includes(typed)) return 45
+  if (typed.length >= LEAST_INSIDE && name.includes(typed)) return 45
   // Of several words most are known, the last as the head of the name.
   const known = parts.filter((part) => words.some((word) => like(part, word))).length
   return parts.length > 1 && known > 0 && like(parts.at(-1)!, words.at(-1)!) ? 20 + (10 * known) / parts.length : 0

@@ -13,5 +13,4 @@ const steps: readonly [bound: number, words: string][] = [
   [0.03, '1 in 20'],
 ]
 /** A chance in words: “9 in 10”. @param chance 0…1 */
-export const chanceWords = (chance: number): string =>
-  steps.find(([bound]) => chance >= bound)?.[1] ?? 'fewer than 1 in 30'
+export const chanceWords = (chance: number): string => steps.find(([bound]) => chance >= bound)?.[1] ?? 'under 1 in 30'

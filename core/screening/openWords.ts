@@ -60,7 +60,8 @@ const tries: Record<string, Answer[]> = {
 
 const isOpen = (brief: Brief, key: string): boolean => {
   const [which, word] = key.split('.') as [string, string | undefined]
-  return (word ? brief[which as 'a' | 'b'][word as keyof Side] : brief[key as keyof Brief]) === null
+  // A word that an older bench does not have is open too.
+  return ((word ? brief[which as 'a' | 'b'][word as keyof Side] : brief[key as keyof Brief]) ?? null) === null
 }
 
 /** What was counted last, by all that it follows from: a name that changes, or an undo, asks the same again. */

@@ -164,6 +164,12 @@ header {
   align-items: start;
   width: 100%;
 }
+@media (max-width: 700px) {
+  /* What is asked next lies over the foot of the page. */
+  .ask {
+    padding-bottom: 76px;
+  }
+}
 @media (max-width: 900px) {
   .two {
     grid-template-columns: minmax(0, 1fr);

@@ -136,7 +136,7 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
 <style scoped>
 .glue {
   display: grid;
-  grid-template-columns: 208px minmax(0, 1fr) 150px 156px;
+  grid-template-columns: 200px minmax(0, 1fr) 132px 190px;
   gap: 4px 16px;
   padding: 5px 0;
   border-top: 1px solid var(--line);
@@ -145,7 +145,8 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
 .head {
   display: flex;
   align-items: center;
-  gap: 12px;
+  flex-wrap: wrap;
+  gap: 0 12px;
   min-height: 28px;
 }
 .what h3 {

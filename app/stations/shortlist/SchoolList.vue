@@ -30,6 +30,10 @@ defineProps<{
 </template>
 
 <style scoped>
+ul {
+  display: grid;
+  gap: 8px;
+}
 h4 {
   margin: 4px 0;
   font-size: 0.9375rem;

@@ -26,7 +26,16 @@ const takeWords = computed(() => {
 })
 const nameOf = ({ candidate, helper }: FirstPick) =>
   (candidate.product?.name ?? candidate.family.name) + (helper ? ` + ${helperWords[helper].word}` : '')
-const leading = ({ screening }: FirstPick) => screening.reasons.find(({ db }) => db > 0) ?? decidingReason(screening)
+/** What speaks for it clearly, else how makers take it, else what decides. */
+const CLEARLY = 3
+const leading = ({ screening }: FirstPick) =>
+  screening.reasons.find(({ db }) => db >= CLEARLY) ??
+  screening.reasons.find(({ mode, db }) => mode === 'use' && db >= 0) ??
+  decidingReason(screening)
+const likelyOf = ({ candidate }: FirstPick) => {
+  const words = likelyWords(candidate.situation)
+  return words ? ` ${words}` : ''
+}
 /** What each would fail by first, said once for all. */
 const apart = computed(() => {
   const doubts = props.answer.three.flatMap((one) => {
@@ -51,13 +60,11 @@ const control = computed(() => props.answer.control)
           /></AskWhy>
           <ChanceBar :chance="one.screening.chance" :tone="tones[one.screening.verdict].tone" />
         </span>
-        <span
-          ><b>{{ nameOf(one) }}.</b>
-          <span class="mute">{{ leading(one)?.text ?? 'Nothing said so far speaks against it.' }}</span>
-          <span v-if="likelyWords(one.candidate.situation)" class="num">{{
-            ` ${likelyWords(one.candidate.situation)}`
-          }}</span></span
-        >
+        <span>
+          <b>{{ nameOf(one) }}.</b>{{ ' '
+          }}<span class="mute">{{ leading(one)?.text ?? 'Nothing said so far speaks against it.' }}</span
+          >{{ likelyOf(one) }}
+        </span>
       </li>
     </ol>
     <p v-if="control">

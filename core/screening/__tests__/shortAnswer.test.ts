@@ -101,6 +101,6 @@ describe('three to test first', () => {
 it('says chances as makers do', () => {
   expect([0.98, 0.91, 0.83, 0.75, 0.6, 0.5, 0.33, 0.25, 0.2, 0.09, 0.04, 0.001].map(chanceWords)).toEqual([
     ...['19 in 20', '9 in 10', '4 in 5', '3 in 4', '2 in 3', '1 in 2', '1 in 3', '1 in 4', '1 in 5', '1 in 10'],
-    ...['1 in 20', 'fewer than 1 in 30'],
+    ...['1 in 20', 'under 1 in 30'],
   ])
 })
