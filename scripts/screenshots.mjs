@@ -17,8 +17,9 @@ const server = spawn('npx', ['tsx', 'server/main.ts', '--demo'], {
 })
 const views = [
   ['start', '/'],
-  ['ask', '/joint/h4/ask'],
-  ['shortlist', '/joint/h2/shortlist'],
+  ['ask', '/joint/h2/ask'],
+  ['shortlist', '/joint/h1/shortlist'],
+  ['shortlist-opened', '/joint/h2/shortlist'],
   ['plan', '/joint/h5/plan'],
   ['glue', '/joint/h3/glue'],
   ['break', '/joint/h2/break'],
@@ -60,6 +61,15 @@ try {
         await page.mouse.move(0, 0)
         await page.evaluate(() => document.activeElement?.blur())
       }
+      if (name === 'shortlist-opened') {
+        await page.getByLabel('Find a glue').fill('Rubbery')
+        const line = page.locator('li.glue').filter({ hasText: 'Rubbery instant' })
+        await line.getByRole('button', { name: /^All of it/ }).click()
+        await line.scrollIntoViewIfNeeded()
+        await page.evaluate(() => document.activeElement?.blur())
+        await line.evaluate((element) => window.scrollTo(0, element.getBoundingClientRect().top + scrollY - 180))
+        await page.waitForTimeout(300)
+      }
       await page.screenshot({ path: `${root}docs/screenshots/${name}${suffix}.png` })
     }
     await page.close()
@@ -67,7 +77,7 @@ try {
   await shoot({ viewport: { width: 1280, height: 800 } }, views)
   await shoot(
     { viewport: { width: 390, height: 844 } },
-    views.filter(([name]) => name === 'break' || name === 'ask'),
+    views.filter(([name]) => name === 'break' || name === 'ask' || name === 'shortlist'),
     '-phone',
   )
   await shoot(

@@ -68,8 +68,9 @@ export function likelyWords(s: Situation): string | null {
   if (!likely) return null
   const { holds, needs, unit, partFirst: first } = likely
   const assumed = unit === 'N/mm' ? ', lightly handled' : ''
+  const source = s.correction ? 'by the tables as your own pulls correct them' : 'by the tables'
   return (
-    `A weak joint holds about ${figureOf(holds)} ${unit} by the tables${first ? ', then the part tears' : ''}; it ` +
+    `A weak joint holds about ${figureOf(holds)} ${unit} ${source}${first ? ', then the part tears' : ''}; it ` +
     `meets ${figureOf(needs)} ${unit}${assumed}.`
   )
 }

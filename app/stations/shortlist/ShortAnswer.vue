@@ -32,8 +32,9 @@ const leading = ({ screening }: FirstPick) =>
   screening.reasons.find(({ db }) => db >= CLEARLY) ??
   screening.reasons.find(({ mode, db }) => mode === 'use' && db >= 0) ??
   decidingReason(screening)
-const likelyOf = ({ candidate }: FirstPick) => {
-  const words = likelyWords(candidate.situation)
+/** Own pulls on this very pair say more than any table. */
+const likelyOf = (one: FirstPick) => {
+  const words = leading(one)?.rule === 'own-evidence' ? null : likelyWords(one.candidate.situation)
   return words ? ` ${words}` : ''
 }
 /** What each would fail by first, said once for all. */

@@ -53,8 +53,15 @@ describe('what a weak joint is likely to hold', () => {
     const s = on('epoxy-slow', { ...square, loads: ['shear'] })
     expect(likelyPull({ ...s, faces: [s.faces[0], { ...s.faces[1], material: null }] })).toBeNull()
   })
-  it('is put into words with both figures and their unit', () =>
+  it('is put into words with both figures and their unit', () => {
+    const own = on(
+      'epoxy-slow',
+      { ...square, loads: ['shear'] },
+      { correction: { factor: 1.2, tested: false, pulls: 6 } },
+    )
+    expect(likelyWords(own)).toMatch(/ N by the tables as your own pulls correct them/)
     expect(likelyWords(on('epoxy-slow', { ...square, loads: ['shear'], motion: 'danced' }))).toMatch(
       /^A weak joint holds about [\d.,]+ N by the tables(, then the part tears)?; it meets 58\.8 N\.$/,
-    ))
+    )
+  })
 })
