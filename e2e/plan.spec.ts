@@ -67,9 +67,11 @@ test(
     await expect(page.getByText('bends to the result: the change will stand on it')).toBeVisible()
     await page.getByLabel(/Counts as a pass/).fill('0.2')
     await page.getByRole('button', { name: 'Change the limit' }).click()
-    await expect(page.getByText('Changed after the first pull, from 0.5 to 0.2.')).toBeVisible()
+    await expect(page.getByText('Changed after the first pull, from 0.50 MPa to 0.20 MPa.')).toBeVisible()
     await station(page, 'Choose')
-    await expect(page.getByText(/pass limit was changed after the first pull, .* from 0.5 to 0.2 MPa/)).toBeVisible()
+    await expect(
+      page.getByText(/pass limit was changed after the first pull, .* from 0\.50 MPa to 0\.20 MPa/),
+    ).toBeVisible()
     await expect(page.getByRole('heading', { name: 'Hunch against result' })).toBeVisible({ timeout: 20_000 })
 
     // Another round keeps the first one's results where they are, and counts with its scatter.

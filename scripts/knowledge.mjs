@@ -109,10 +109,9 @@ export const generated = () => ({
   // What makers reach for is said with its reason.
   'everyday.json': columns(read('everyday.csv').map(typed)),
   ...Object.fromEntries(
-    ['grip', 'gaps', 'heat-dose', 'strength-time', 'stiffness', 'wet-load', 'weights', 'schools'].map((name) => [
-      `${name}.json`,
-      practice(`${name}.csv`),
-    ]),
+    ['grip', 'gaps', 'heat-dose', 'strength-time', 'stiffness', 'wet-load', 'weights', 'schools', 'differs'].map(
+      (name) => [`${name}.json`, practice(`${name}.csv`)],
+    ),
   ),
 })
 

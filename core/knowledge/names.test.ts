@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { families } from './families'
 import { materialClasses } from './materials'
-import { find, namesOf, oneLetterOff, type Findable } from './names'
+import differing from './differs.json'
+import { find, namesOf, oneLetterOff, type Findable, differsFrom } from './names'
 
 const first = (what: Findable, text: string) => find(text, namesOf[what])[0]
 
@@ -94,6 +95,22 @@ describe('everyday names', () => {
     expect(find('a', namesOf.glue).length).toBeLessThanOrEqual(10)
     expect(find('  ', namesOf.glue)).toEqual([])
     expect(find('zzzzqq', namesOf.glue)).toEqual([])
+  })
+
+  it('take what is no class of its own for the nearest, and say what differs', () => {
+    expect(find('papier-mache', namesOf.material)[0]).toBe('ceramic-stone')
+    expect(differsFrom('wood', 'Cork')).toMatchObject({ name: 'cork' })
+    expect(differsFrom('wood', 'corl')!.differs).toMatch(/crumbles/)
+    expect(differsFrom('sheet-acrylic', 'polycarb')!.differs).toMatch(/crack it sooner/)
+    expect(differsFrom('wood', 'oak')).toBeNull()
+    expect(differsFrom('metal', 'cork')).toBeNull()
+    expect(differsFrom('wood', 'cor')).toBeNull()
+    const classes = new Set(materialClasses.map(({ id }) => id))
+    for (const [at, id] of differing.id.entries()) {
+      expect(classes.has(id), id).toBe(true)
+      expect(find(differing.name[at]!, namesOf.material).slice(0, 3), differing.name[at]).toContain(id)
+      expect(differing.differs[at]).toMatch(/^[^A-Z].*[^.]$/)
+    }
   })
 
   it('put own names first where they answer best', () => {

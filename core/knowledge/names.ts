@@ -1,5 +1,7 @@
 import { families } from './families'
 import { materialClasses } from './materials'
+import { rowsOfColumns } from './columns'
+import differing from './differs.json'
 import table from './names.json'
 
 /** Something that can be found by what makers call it. */
@@ -8,10 +10,23 @@ export interface Named {
   names: readonly string[]
 }
 
+/** What is no class of its own: taken for the nearest one, with what differs. */
+interface Differs {
+  id: string
+  name: string
+  differs: string
+}
+const nearest = rowsOfColumns<Differs>(differing as never)
+
 const everyday = table as Readonly<Record<string, readonly string[]>>
 const named = ({ id, name }: { id: string; name: string }): Named => ({
   id,
-  names: [name, ...(everyday[id] ?? []), id.replace(/-/g, ' ')],
+  names: [
+    name,
+    ...(everyday[id] ?? []),
+    ...nearest.flatMap((one) => (one.id === id && !everyday[id]?.includes(one.name) ? one.name : [])),
+    id.replace(/-/g, ' '),
+  ],
 })
 /** Materials and families of the tables with their everyday names, US and British, none of a trade. */
 export const namesOf = { material: materialClasses.map(named), glue: families.map(named) } as const
@@ -82,4 +97,11 @@ export function find(text: string, among: readonly Named[], most = 10): string[]
     .sort((x, y) => y.best - x.best || x.at - y.at)
     .slice(0, most)
     .map(({ id }) => id)
+}
+
+/** In what something that is no class of its own differs from the one it is taken for; null where it is that class. */
+export function differsFrom(id: string, text: string): Pick<Differs, 'name' | 'differs'> | null {
+  const typed = plain(text)
+  if (typed.length < LEAST_MISSPELT) return null
+  return nearest.find((one) => one.id === id && like(typed, plain(one.name))) ?? null
 }

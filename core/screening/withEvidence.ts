@@ -1,13 +1,13 @@
 import { sayingOf, type PairEvidence } from '../evidence/pairEvidence'
 import { testKinds } from '../knowledge/testKinds'
 import type { Brief } from '../records/joint'
-import { figureOf } from '../quantities/figure'
+import { measured } from '../quantities/betterUnit'
 import type { Reason } from './screen'
 
 const said = (one: PairEvidence, limit: number | null) =>
   `${one.valid} own pull${one.valid === 1 ? '' : 's'} on this pair (${testKinds[one.test].name}): ` +
-  `${one.atLeast ? 'at least' : 'typically'} ${figureOf(one.typical!)} ` +
-  `${one.unit}${limit === null ? '' : `, ${figureOf(limit)} ${one.unit} wanted`}`
+  `${one.atLeast ? 'at least' : 'typically'} ${measured(one.typical!, one.unit)}` +
+  `${limit === null ? '' : `, ${measured(limit, one.unit)} wanted`}`
 
 /**
  * Own evidence on the same pair outranks a rule that a plain pull answers, never one about harm, and no rule about

@@ -4,6 +4,7 @@ import { familyOf } from '../../../core/knowledge/families'
 import { undoOf } from '../../../core/knowledge/undo'
 import { exposuresNamed } from '../../../core/choice/margin'
 import { metExposures } from '../../../core/choice/met'
+import { measured } from '../../../core/quantities/betterUnit'
 import { showMoney } from '../../../core/quantities/money'
 import { stepTime } from '../../../core/planning/stepTime'
 import { armWords } from '../../../core/planning/arms'
@@ -92,7 +93,7 @@ const printIt = () => window.print()
           {{ plural(decision.known.pulls, 'pull')
           }}<template v-if="decision.known.weakLow !== null"
             >; 19 in 20 joints hold
-            <b class="num">{{ figure(decision.known.weakLow) }} {{ decision.known.unit }}</b></template
+            <b class="num">{{ measured(decision.known.weakLow, decision.known.unit) }}</b></template
           >
         </dd>
         <template v-if="decision.known.margin !== null">

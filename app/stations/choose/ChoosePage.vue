@@ -5,12 +5,14 @@ import { doubtful } from '../../../core/choice/doubtful'
 import { headline } from '../../../core/choice/headline'
 import { openedHunch } from '../../../core/choice/hunch'
 import { gradingOf, testKinds } from '../../../core/knowledge/testKinds'
+import { limitInShort } from '../../../core/planning/limitMeans'
+import { measured } from '../../../core/quantities/betterUnit'
 import { armWords } from '../../../core/planning/arms'
 import { ratiosFrom } from '../../../core/statistics/ratioFrom'
 import { useMinute } from '../../bench/clock'
 import { narrowed, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
-import { capital, figure, momentName, plural } from '../../look/figures'
+import { capital, momentName, plural } from '../../look/figures'
 import { useWhy } from '../../look/why'
 import CandidateTable from './CandidateTable.vue'
 import DecideForm from './DecideForm.vue'
@@ -68,7 +70,9 @@ watch(
         <template v-if="analysis?.scatter">
           · scatter about ±{{ Math.round(100 * (Math.exp(scatter) - 1)) }} %</template
         >
-        <template v-if="limit"> · pass from {{ figure(limit) }} {{ kind.unit }}</template>
+        <template v-if="limit">
+          · pass from {{ view.arm ? limitInShort(limit, view.arm) : measured(limit, kind.unit) }}</template
+        >
       </p>
       <p v-if="doubts.early.length" class="careful">
         Pulled before the full cure: {{ doubts.early.join(', ') }}. They may read too low.
@@ -92,7 +96,8 @@ watch(
     </p>
     <p v-for="change in view.arm?.lateChanges ?? []" :key="change.at" class="careful" role="note">
       The pass limit was changed after the first pull, {{ momentName(change.at, now) }}: from
-      {{ change.from ?? 'none' }} to {{ change.to ?? 'none' }} {{ kind.unit }}.
+      {{ change.from === null ? 'none' : measured(change.from, kind.unit) }} to
+      {{ change.to === null ? 'none' : measured(change.to, kind.unit) }}.
     </p>
     <p v-if="progress !== null" class="progress" role="status">
       <progress :value="progress" max="1" aria-label="Working out the strengths" />

@@ -3,6 +3,8 @@ import { computed, ref, watch } from 'vue'
 import { formulaOf, sizeNames, testKinds, type SizeKey } from '../../../core/knowledge/testKinds'
 import { jointSize, requiredLoad, requiredStrength } from '../../../core/loads/requirement'
 import { sayError } from '../../../core/messages'
+import { limitWords } from '../../../core/planning/limitMeans'
+import { inBetterUnit, measured } from '../../../core/quantities/betterUnit'
 import { digitsOf } from '../../../core/quantities/figure'
 import { parseResult } from '../../../core/readings/parseResult'
 import type { Brief } from '../../../core/records/joint'
@@ -24,6 +26,12 @@ const problem = ref('')
 const limitText = ref('')
 const typing = ref(false)
 const limitBefore = ref(props.arm.passLimit)
+/** A limit as it may be typed: in the test’s unit, or with the one in which it reads better. */
+function typedAs(limit: number | null): string {
+  if (limit === null) return ''
+  const better = inBetterUnit(limit, kind.value.unit)
+  return better.unit === kind.value.unit ? digitsOf(limit) : `${+better.value.toPrecision(6)} ${better.unit}`
+}
 function begin() {
   typing.value = true
   limitBefore.value = props.arm.passLimit
@@ -31,8 +39,12 @@ function begin() {
 watch(
   () => props.arm.passLimit,
   // What is being typed stays; what was changed elsewhere meanwhile is shown when it is kept.
-  (limit) => !typing.value && (limitText.value = limit === null ? '' : digitsOf(limit)),
+  (limit) => !typing.value && (limitText.value = typedAs(limit)),
   { immediate: true },
+)
+/** What the limit is on the scale, and on the real joint. */
+const means = computed(() =>
+  props.arm.passLimit === null ? null : limitWords(props.arm.passLimit, props.arm, props.view.joint.brief),
 )
 const locked = computed(() => isLocked(props.view, props.arm))
 const late = ref(false)
@@ -74,7 +86,7 @@ function whyLimit(): Explanation {
         ? [
             formulaOf(props.arm.test)!.words,
             [`F = ${figure(load.n)} N`, ...sizesOf(brief)].join(', '),
-            `= ${figure(strength)} ${kind.value.unit}`,
+            `= ${measured(strength, kind.value.unit)}`,
           ]
         : undefined,
     source: ['Methods: required load = share of weight × g × motion factor.'],
@@ -91,7 +103,7 @@ function whyLimit(): Explanation {
         <AskWhy :why="whyLimit">why?</AskWhy>
       </div>
       <output v-if="locked && !late" :id="`limit-${arm.id}`" class="num locked">
-        {{ arm.passLimit === null ? 'no limit was set' : `${arm.passLimit} ${kind.unit}` }}
+        {{ arm.passLimit === null ? 'no limit was set' : measured(arm.passLimit, kind.unit) }}
       </output>
       <input
         v-else
@@ -105,13 +117,15 @@ function whyLimit(): Explanation {
         @change="!late && keepLimit()"
       />
     </div>
+    <p v-if="means" class="small num">{{ means }}</p>
     <template v-if="locked">
       <p class="mute small">
         Locked at the first pull<template v-if="arm.passSetAt">; set {{ momentName(arm.passSetAt, now) }}</template
         >.
       </p>
       <p v-for="one in arm.lateChanges" :key="one.at" class="small careful">
-        Changed after the first pull, from {{ one.from ?? 'none' }} to {{ one.to ?? 'none' }}.
+        Changed after the first pull, from {{ one.from === null ? 'none' : measured(one.from, kind.unit) }} to
+        {{ one.to === null ? 'none' : measured(one.to, kind.unit) }}.
       </p>
       <v-btn v-if="!late" class="quiet" @click="late = true">Change it all the same</v-btn>
       <template v-else>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { materialClasses } from '../../../../core/knowledge/materials'
-import { find, namesOf } from '../../../../core/knowledge/names'
+import { differsFrom, find, namesOf } from '../../../../core/knowledge/names'
 import { materialOf } from '../../../bench/jointView'
 import { useBench } from '../../../bench/store'
 import ChoiceList from './ChoiceList.vue'
@@ -31,7 +31,12 @@ const choices = computed(() => {
   // By everyday names too, the best first; a maker's own names on top of them.
   const named = [...own.map(({ value, word }) => ({ id: value, names: [word] })), ...namesOf.material]
   const found = find(typed.value, named, all.length)
-  return found.flatMap((id) => all.find(({ value }) => value === id) ?? [])
+  return found.flatMap((id) => {
+    const choice = all.find(({ value }) => value === id)
+    const other = differsFrom(id, typed.value)
+    if (!choice) return []
+    return [other ? { ...choice, gloss: `nearest to ${other.name}, but ${other.differs}` } : choice]
+  })
 })
 </script>
 

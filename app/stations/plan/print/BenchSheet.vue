@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { armOf, armWords } from '../../../../core/planning/arms'
 import { testKinds } from '../../../../core/knowledge/testKinds'
+import { limitInShort } from '../../../../core/planning/limitMeans'
 import type { Coupon } from '../../../../core/records/round'
 import type { JointView } from '../../../bench/jointView'
 import { useBench } from '../../../bench/store'
@@ -72,8 +73,7 @@ const closing = (coupon: Coupon) => {
       <footer>
         Pass:
         <span v-for="one in view.round!.arms" :key="one.id"
-          >{{ armWords(one) }}
-          {{ one.passLimit === null ? 'no limit' : `from ${one.passLimit} ${testKinds[one.test].unit}` }};
+          >{{ armWords(one) }} {{ one.passLimit === null ? 'no limit' : `from ${limitInShort(one.passLimit, one)}` }};
         </span>
         goggles on before the first pull.
       </footer>

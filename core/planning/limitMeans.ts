@@ -1,0 +1,46 @@
+import { formulaOf, testKinds } from '../knowledge/testKinds'
+import { strengthPerN } from '../loads/requirement'
+import { measured } from '../quantities/betterUnit'
+import { figureOf } from '../quantities/figure'
+import { STANDARD_GRAVITY } from '../quantities/units'
+import type { Brief } from '../records/joint'
+import type { Arm } from '../records/round'
+
+/** What a strength is as a load: on the coupon of an arm, and on one real joint, N; null where a size is open. */
+export function limitMeans(
+  limit: number,
+  arm: Pick<Arm, 'test' | 'size'>,
+  brief: Brief,
+): { couponN: number | null; jointN: number | null } {
+  const perN = (strength: number | null) => (strength ? limit / strength : null)
+  return { couponN: perN(onCoupon(arm)), jointN: perN(strengthPerN(brief, arm.test)) }
+}
+
+/** Strength that one newton makes on the coupon; null where the test weighs no load or a size is open. */
+function onCoupon({ test, size }: Pick<Arm, 'test' | 'size'>): number | null {
+  try {
+    return formulaOf(test)?.strength(1, size) ?? null
+  } catch {
+    return null
+  }
+}
+
+/** A force as a scale says it, and as the weight that hangs on it. */
+const forceWords = (n: number) => `${measured(n, 'N')} (${figureOf(n / STANDARD_GRAVITY)} kgf)`
+
+/** A limit in the maker's own figures: what the scale will say on this coupon, and what one real joint then carries. */
+export function limitWords(limit: number, arm: Pick<Arm, 'test' | 'size'>, brief: Brief): string | null {
+  const { couponN, jointN } = limitMeans(limit, arm, brief)
+  const parts = [
+    couponN === null ? '' : `on this coupon the scale says ${forceWords(couponN)}`,
+    jointN === null ? '' : `one real joint then carries ${forceWords(jointN)}`,
+  ].filter(Boolean)
+  return parts.length ? `${parts.join('; ').replace(/^./, (first) => first.toUpperCase())}.` : null
+}
+
+/** A limit with its unit, and the force that it is on the coupon of its arm: “9.19 kPa, 2.76 N on this coupon”. */
+export function limitInShort(limit: number, arm: Pick<Arm, 'test' | 'size'>): string {
+  const strength = onCoupon(arm)
+  const force = strength ? `, ${measured(limit / strength, 'N')} on this coupon` : ''
+  return `${measured(limit, testKinds[arm.test].unit)}${force}`
+}

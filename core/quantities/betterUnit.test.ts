@@ -1,0 +1,27 @@
+import { describe, expect, it } from 'vitest'
+import { inBetterUnit, measured } from './betterUnit'
+import { parseQuantity } from './parse'
+
+describe('a figure in the unit in which it reads best', () => {
+  it.each([
+    [0.00919, 'MPa', '9.19 kPa'],
+    [0.0883, 'MPa', '0.088 MPa'],
+    [0.01, 'MPa', '0.010 MPa'],
+    [12_500, 'MPa', '12.5 GPa'],
+    [0.004, 'N/mm', '4.00 N/m'],
+    [0.35, 'N/mm', '0.35 N/mm'],
+    [0.002, 'N', '2.00 mN'],
+    [9999, 'N', '9999 N'],
+    [12_000, 'N', '12.0 kN'],
+    [0.003, 'kg', '3.00 g'],
+    [0, 'MPa', '0 MPa'],
+    [0.005, 'cycles', '0.0050 cycles'],
+  ])('%s %s is %s', (value, unit, said) => expect(measured(value, unit)).toBe(said))
+  it('says the same as the field that takes it', () => {
+    for (const value of [0.00919, 0.0001, 0.5]) {
+      const better = inBetterUnit(value, 'MPa')
+      const typed = `${better.value} ${better.unit}`
+      expect(parseQuantity(typed, 'strength', 'MPa').inside).toBeCloseTo(value, 12)
+    }
+  })
+})

@@ -1,0 +1,25 @@
+import { figureOf } from './figure'
+
+/** What a unit is told in below a hundredth of it, and above 9999 of it; factor: one of it in the other. */
+const others: Record<string, { small?: [unit: string, factor: number]; large?: [unit: string, factor: number] }> = {
+  MPa: { small: ['kPa', 1000], large: ['GPa', 0.001] },
+  'N/mm': { small: ['N/m', 1000], large: ['kN/mm', 0.001] },
+  N: { small: ['mN', 1000], large: ['kN', 0.001] },
+  kg: { small: ['g', 1000], large: ['t', 0.001] },
+}
+const LEAST = 0.01
+const MOST = 9999
+
+/** A figure in the unit in which it reads best: 0.00919 MPa is 9.19 kPa. What has no other unit stays as it is. */
+export function inBetterUnit(value: number, unit: string): { value: number; unit: string } {
+  const other = others[unit]
+  const size = Math.abs(value)
+  const taken = size > 0 && size < LEAST ? other?.small : size > MOST ? other?.large : undefined
+  return taken ? { value: value * taken[1], unit: taken[0] } : { value, unit }
+}
+
+/** The same as text with its unit, three significant figures. */
+export function measured(value: number, unit: string): string {
+  const better = inBetterUnit(value, unit)
+  return `${figureOf(better.value)} ${better.unit}`
+}

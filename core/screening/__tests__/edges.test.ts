@@ -1,0 +1,123 @@
+import { describe, expect, it } from 'vitest'
+import { familyOf } from '../../knowledge/families'
+import { materialClassOf, materialClasses } from '../../knowledge/materials'
+import { stiffnessOf } from '../../knowledge/practice'
+import { typicalPairStrength } from '../../knowledge/strengths'
+import { openBrief, type Brief } from '../../records/joint'
+import { situationOf, type Around } from '../../situation/situation'
+import { partFirst } from '../rules/partFirst'
+import { supplenessOf } from '../rules/suppleness'
+import { screen } from '../screen'
+import { harmOfUndoing } from '../undoing'
+
+type Sides = { aMm?: number; bMm?: number }
+function on(a: string, b: string, family: string, patch: Partial<Brief> & Sides = {}, around: Around = {}) {
+  const { aMm = null, bMm = null, ...rest } = patch
+  const open = openBrief()
+  const brief = {
+    ...open,
+    ...rest,
+    a: { ...open.a, material: a, thicknessMm: aMm },
+    b: { ...open.b, material: b, thicknessMm: bMm },
+  }
+  return situationOf(brief, materialClassOf(a), materialClassOf(b), familyOf(family), around)
+}
+const reason = (s: ReturnType<typeof on>, rule: string) => screen(s).reasons.find((one) => one.rule === rule)
+
+describe('rules at their edges', () => {
+  it('a thin edge is named by the thinner part', () => {
+    const s = on('wood', 'card', 'pva-wood', { geometry: 'butt-edge', loads: ['bend'], aMm: 2.5, bMm: 1 })
+    expect(reason(s, 'butt-edge-small')?.text).toMatch(/^An edge of 1 mm/)
+    const turned = on('card', 'wood', 'pva-wood', { geometry: 'butt-edge', loads: ['bend'], aMm: 1, bMm: 2.5 })
+    expect(reason(turned, 'butt-edge-small')?.text).toMatch(/^An edge of 1 mm/)
+  })
+  it('a curve springs back from a strain of one in a hundred on: t ÷ (2R + t)', () => {
+    const bent = (curveMm: number) =>
+      reason(on('sheet-styrene', 'sheet-styrene', 'contact-solvent', { curveMm, aMm: 2, bMm: 2 }), 'curve-springs-back')
+    expect(2 / (2 * 98 + 2)).toBeGreaterThan(0.01)
+    expect(bent(98)?.verdict).toBe('caution')
+    expect(2 / (2 * 100 + 2)).toBeLessThan(0.01)
+    expect(bent(100)?.verdict).not.toBe('caution')
+  })
+  it('a print pulled across is told to say which way it is printed', () => {
+    for (const loads of [['tension' as const], ['bend' as const, 'shear' as const]])
+      expect(reason(on('print-pla', 'metal', 'epoxy-slow', { loads }), 'print-layers-split')?.text ?? '').toMatch(
+        /say which way it is printed/,
+      )
+    expect(reason(on('print-pla', 'metal', 'epoxy-slow', { loads: ['shear'] }), 'print-layers-split')).toBeUndefined()
+  })
+  it('years of drying are said as such, and days as days', () => {
+    const wide = on('sheet-acrylic', 'metal', 'acrylic-paste', { widthMm: 120, lengthMm: 120 })
+    expect(
+      screen(wide)
+        .reasons.map(({ text }) => text)
+        .join(' '),
+    ).toMatch(/over a year/)
+    const narrow = on('sheet-acrylic', 'metal', 'acrylic-paste', { widthMm: 20, lengthMm: 200 })
+    expect(
+      screen(narrow)
+        .reasons.map(({ text }) => text)
+        .join(' '),
+    ).toMatch(/about 16 days/)
+  })
+  it('a hot wire among other later work is heat enough for what catches fire', () => {
+    const s = on('foam-xps', 'foam-xps', 'spray-contact', { later: ['paint', 'hot-wire'] })
+    expect(reason(s, 'flammable-near-heat')).toMatchObject({ db: -3 })
+    expect(
+      reason(on('foam-xps', 'foam-xps', 'spray-contact', { later: ['paint'] }), 'flammable-near-heat')?.db ?? 0,
+    ).toBe(0)
+  })
+  it('lamp glue in view turns amber with years or sun, and hardly before', () => {
+    const seen = (patch: Partial<Brief>) =>
+      reason(on('sheet-acrylic', 'sheet-acrylic', 'uv-acrylic', { look: 'clear', ...patch }), 'yellows-in-view')
+    expect(seen({})).toMatchObject({ verdict: 'note', db: 0 })
+    expect(seen({ life: 'years' })).toMatchObject({ db: -6 })
+    expect(seen({ sun: true })).toMatchObject({ db: -6 })
+    expect(reason(on('sheet-acrylic', 'sheet-acrylic', 'epoxy-slow', { look: 'clear' }), 'yellows-in-view')?.db).toBe(
+      -3,
+    )
+  })
+  it('a soft line round a rod wobbles when it is pulled, bent or twisted', () => {
+    const rod = (loads: Brief['loads'], geometry: Brief['geometry'] = 'rod') =>
+      reason(on('metal', 'wood', 'sealant-pu', { geometry, loads }), 'elastic-where-stiff')?.verdict
+    expect([rod(['tension']), rod(['torsion']), rod(['shear'])]).toEqual(['caution', 'caution', undefined])
+    expect(rod(['tension'], 'lap')).toBeUndefined()
+    expect(rod(['tension'], 'butt-edge')).toBe('caution')
+  })
+  it('peeling tears paper and foam, not cloth, and nothing where it peels gently', () => {
+    const way = { by: 'peel' as const, how: 'x', sideEffect: 'y' }
+    const harm = (a: string, gentle = false) =>
+      harmOfUndoing({ ...way, ...(gentle && { gentle }) }, on(a, 'metal', 'dots'))
+    expect(harm('paper')).toMatch(/^peeling tears/)
+    expect(harm('foam-eva')).toMatch(/^peeling tears/)
+    expect(harm('fabric-cotton')).toBeNull()
+    expect(harm('paper', true)).toBeNull()
+  })
+})
+
+describe('how supple a film is', () => {
+  it('is what the tables say, unless the label says otherwise', () => {
+    const of = (family: string, flexible?: boolean) =>
+      supplenessOf({ family: familyOf(family), facts: flexible === undefined ? {} : { flexible } })!
+    expect(of('epoxy-slow')).toEqual(stiffnessOf('epoxy-slow'))
+    expect(of('epoxy-slow').elongationPct).toBeLessThan(30)
+    expect(of('epoxy-slow', true)).toMatchObject({ elongationPct: 30, layFlat: 2 })
+    expect(of('contact-solvent', false)).toMatchObject({ elongationPct: 5, layFlat: 1 })
+    expect(of('contact-solvent', true)).toEqual(stiffnessOf('contact-solvent'))
+    expect(of('epoxy-slow', false).elongationPct).toBeLessThanOrEqual(5)
+  })
+})
+
+describe('where the part gives way first', () => {
+  it('a stiff line counts by three tenths, to −3 at most, by six tenths where one crease is bent often', () => {
+    const tearsFirst = ({ id }: { id: string }) => {
+      const { peelNPerMm, observedPeelNPerMm } = typicalPairStrength(id, id, 'epoxy-slow')?.strength ?? {}
+      return peelNPerMm !== undefined && peelNPerMm / observedPeelNPerMm! >= 1.15
+    }
+    const pair = materialClasses.find(tearsFirst)!.id
+    const at = (loads: Brief['loads']) => partFirst(on(pair, pair, 'epoxy-slow', { loads }), -8)
+    expect(at(['flex'])).toBeCloseTo(-4.8, 9)
+    expect(at(['peel'])).toBeCloseTo(-2.4, 9)
+    expect(partFirst(on(pair, pair, 'epoxy-slow', { loads: ['peel'] }), -20)).toBe(-3)
+  })
+})
