@@ -1,7 +1,7 @@
 import type { ComputedRef } from 'vue'
 import type { Helper } from '../../../core/knowledge/vocabulary'
 import type { Candidate } from '../../../core/screening/shortlist'
-import { schoolsOn, type School, type Way } from '../../../core/screening/schools'
+import { schoolOf, type School, type Way } from '../../../core/screening/schools'
 import type { JointView } from '../../bench/jointView'
 import type { useBench } from '../../bench/store'
 import { nameOfPicked, pick, type Picked } from './pick'
@@ -33,5 +33,8 @@ export function useSchools(
     const left = (picked as Picked[]).filter((one) => !inRound(one))
     return left.length ? () => pick(bench, view(), ...left) : null
   }
-  return { schoolsOf: ({ situation }: Candidate) => schoolsOn(situation), bothWays }
+  /** As the glue was judged with them. */
+  const schoolsOf = ({ screening }: Candidate): School[] =>
+    screening.reasons.flatMap(({ school }) => (school ? (schoolOf(school) ?? []) : []))
+  return { schoolsOf, bothWays }
 }
