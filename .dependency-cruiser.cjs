@@ -16,6 +16,7 @@ const coreOrder = [
   'statistics',
   'loads',
   'costs',
+  'cure',
   'coupons',
   'situation',
   'care',

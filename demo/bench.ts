@@ -5,8 +5,7 @@ import { curedFrom, stampsFor, tasksOf } from '../core/planning/gluing'
 import { couponsOf } from '../core/planning/coupons'
 import { newArm } from '../core/planning/newArm'
 import { seededRandom, type Random } from '../core/planning/random'
-import { timesOf } from '../core/situation/label'
-import { usualSteps } from '../core/planning/steps'
+import { draftOf } from '../core/planning/draft/procedure'
 import { interpret } from '../core/readings/interpret'
 import { STANDARD_GRAVITY } from '../core/quantities/units'
 import { emptyBench } from '../core/records/bench'
@@ -14,6 +13,7 @@ import { openBrief, type Brief, type Joint } from '../core/records/joint'
 import type { Raw, Reading } from '../core/records/reading'
 import type { Coupon, Procedure, Round } from '../core/records/round'
 import { noTables, type Tables } from '../core/records/tables'
+import type { Setting } from '../core/screening/shortlist'
 import { analyse } from '../core/statistics/analyse'
 import { testKinds } from '../core/knowledge/testKinds'
 import { build, glues, houseRules, joints, offcuts, scrap, ownMaterials, type DemoJoint } from './scenario'
@@ -119,9 +119,23 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
   }
   tables.joint.push(joint)
   const [a, b] = [materialClassOf(classOf(tables, scene.a)), materialClassOf(classOf(tables, scene.b))]
+  const setting: Setting = {
+    brief: joint.brief,
+    a,
+    b,
+    room: tables.bench[0]!.room,
+    currency: tables.bench[0]!.currency,
+    now,
+    adhesives: tables.adhesive,
+    stock: tables.stock,
+    houseRules: tables.houseRule,
+    evidence: [],
+    scraps: [],
+    classOf: (material) => classOf(tables, material),
+  }
   const procedures = scene.glues.map((key, i): Procedure => {
     const product = tables.adhesive.find((adhesive) => adhesive.id === key)!
-    const steps = usualSteps(timesOf(familyOf(product.family), product.label), a, b)
+    const steps = draftOf({ family: product.family, adhesive: key, helpers: [] }, setting)
     return {
       id: `${id}-${key}`,
       joint: id,
@@ -131,7 +145,7 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
       adhesive: key,
       helpers: [],
       anyway: false,
-      coats: 1,
+      coats: steps.some(({ kind }) => kind === 'coat') ? 2 : 1,
       spreadGm2: null,
       dilution: null,
       blend: null,

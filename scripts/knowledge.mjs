@@ -12,7 +12,8 @@ const read = (name) =>
 
 const lists = new Set(['needs', 'attacks', 'hazards', 'sensitiveTo', 'traits'])
 const numeric = new Set([
-  ...['waitMinS', 'waitMaxS', 'openS', 'holdS', 'handlingS', 'fullS', 'gapMaxMm', 'serviceMinC', 'serviceMaxC'],
+  ...['waitMinS', 'waitMaxS', 'openS', 'holdS', 'handlingS', 'fullS', 'cureMinC', 'gapMaxMm', 'serviceMinC'],
+  'serviceMaxC',
   ...['expands', 'spreadGm2', 'densityGml', 'packSize', 'packPrice', 'potLifeS', 'shelfUnopenedMonths'],
   ...['shelfOpenedDays', 'volatileShare', 'tapeWidthMm', 'porosity', 'surfaceEnergyMNm', 'softensC', 'tensileMPa'],
   ...['tearNPerMm', 'seamSlipNPerMm', 'modulusMPa', 'typicalThicknessMm', 'atC'],

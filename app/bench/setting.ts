@@ -62,19 +62,24 @@ export function useSetting(view: () => JointView): ComputedRef<Setting> {
   const day = computed(() => Math.floor(now.value / DAY) * DAY + DAY / 2)
   const brief = computed(() => view().joint.brief)
   const evidence = usePairEvidence(bench, () => brief.value)
+  return computed(() => settingOf(bench, brief.value, day.value, evidence()))
+}
+
+/** A brief with all around it, as the records stand. @param evidence own pulls on the pair, where they were counted */
+export function settingOf(bench: BenchStore, brief: Brief, now: number, evidence: readonly PairEvidence[]): Setting {
   const cls = (material: string | null) => materialOf(bench, material)?.cls ?? null
-  return computed(() => ({
-    brief: brief.value,
-    a: cls(brief.value.a.material),
-    b: cls(brief.value.b.material),
+  return {
+    brief,
+    a: cls(brief.a.material),
+    b: cls(brief.b.material),
     room: bench.bench?.room ?? null,
     currency: bench.bench?.currency ?? '',
-    now: day.value,
+    now,
     adhesives: bench.all('adhesive'),
     stock: bench.all('stock'),
     houseRules: bench.all('houseRule'),
-    evidence: evidence(),
+    evidence,
     scraps: bench.all('scrap'),
     classOf: classOfMaterial(bench),
-  }))
+  }
 }

@@ -1,6 +1,7 @@
 import { computed, type ComputedRef, type Ref } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
-import { taskOf } from '../../core/planning/gluing'
+import { doneOnce, taskOf, type DoneOnce } from '../../core/planning/gluing'
+import { stepWords } from '../../core/planning/stepWords'
 import { useNow } from '../bench/clock'
 import { useBench } from '../bench/store'
 
@@ -17,17 +18,21 @@ const DAY = 24 * 3_600_000
 
 /** All pieces begun and waiting for their next step, soonest first: as the records stand, whatever the time is. */
 function waitingSteps(bench: ReturnType<typeof useBench>): Timer[] {
+  const once = new Map<string, DoneOnce>()
   return bench
     .all('coupon')
     .flatMap((coupon): Timer[] => {
       // Nothing begun, or the last step done: no clock runs.
       if (coupon.stamps.length === 0) return []
       const procedure = bench.get('procedure', coupon.procedure)
-      const task = procedure ? taskOf(coupon, procedure) : null
+      if (!procedure) return []
+      const key = `${coupon.round} ${procedure.id}`
+      if (!once.has(key)) once.set(key, doneOnce(procedure, bench.of('coupon', coupon.round), 0))
+      const task = taskOf(coupon, procedure, once.get(key))
       if (!task || task.readyAt === 0) return []
       const joint = bench.get('round', coupon.round)!.joint
       const to = { name: 'glue', params: { joint } }
-      return [{ key: coupon.id, label: coupon.label, what: task.step.kind, at: task.readyAt, to }]
+      return [{ key: coupon.id, label: coupon.label, what: stepWords[task.step.kind], at: task.readyAt, to }]
     })
     .sort((x, y) => x.at - y.at)
 }

@@ -156,7 +156,7 @@ const faults: [name: string, of: RegExp][] = [
   ['two marks', /[,;:]\s*[,;:.]|\.\.(?!\.)|\?\.|!\./],
   ['an article before a vowel', /\ba (?:[aeio]|u[^ns])[a-z]*/],
   ['an article that stands alone', /(?<![-–] ?)\b(?:an?|the)[ ]?(?:$|[.,;])/],
-  ['one of many', /\b1 (?!mm\b|in\b)[a-z]+s\b(?! of)/],
+  ['one of many', /(?<![.\d])1 (?!mm\b|in\b)[a-z]+s\b(?! of)/],
   ['a template that was not filled', /\$\{|\{[a-z]+\}/],
   ['a degree without its sign', /\d C\b/],
 ]

@@ -2,12 +2,14 @@ import { exposureKinds } from '../../core/knowledge/exposures'
 import { families, type Family } from '../../core/knowledge/families'
 import { faceStates, materialClasses, type MaterialClass } from '../../core/knowledge/materials'
 import { testIds } from '../../core/knowledge/testKinds'
-import { faceTraits, geometries, helpers, loadModes, motions } from '../../core/knowledge/vocabulary'
+import { faceTraits, geometries, helpers, loadModes, motions, type Helper } from '../../core/knowledge/vocabulary'
 import { newArm, usualExposure } from '../../core/planning/newArm'
 import { seededRandom, type Random } from '../../core/planning/random'
-import { usualSteps } from '../../core/planning/steps'
+import { draftSteps } from '../../core/planning/draft/draft'
 import { laterWork, openBrief, type Brief } from '../../core/records/joint'
 import type { Arm, Procedure } from '../../core/records/round'
+import { screen } from '../../core/screening/screen'
+import { situationOf } from '../../core/situation/situation'
 
 /** A joint with two procedures and an arm, as a maker might have it: about half of the words said. */
 export interface RandomPlan {
@@ -74,6 +76,11 @@ function randomBrief(random: Random, a: MaterialClass, b: MaterialClass): Brief 
   }
 }
 
+function drafted(brief: Brief, a: MaterialClass, b: MaterialClass, family: Family, helped: Helper[]) {
+  const situation = situationOf(brief, a, b, family, { helpers: helped })
+  return draftSteps(situation, screen(situation).reasons)
+}
+
 /** The same plan for the same seed. */
 export function randomPlan(seed: number): RandomPlan {
   const random = seededRandom(seed)
@@ -95,7 +102,7 @@ export function randomPlan(seed: number): RandomPlan {
       spreadGm2: pick(random, [null, 120]),
       dilution: pick(random, [null, null, { glue: 3, water: 1 }]),
       blend: null,
-      steps: usualSteps(family, a, b, helped),
+      steps: drafted(brief, a, b, family, helped),
     }
   }
   const arm = newArm(brief, 'a1', pick(random, testIds), 0)

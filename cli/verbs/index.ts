@@ -3,6 +3,7 @@ import { analyse } from './analyse'
 import { borrow } from './borrow'
 import { convert } from './convert'
 import { coupon } from './coupon'
+import { cure } from './cure'
 import { find } from './find'
 import { screen } from './screen'
 
@@ -12,6 +13,7 @@ export const verbs: Record<string, Verb<never, unknown>> = {
   analyse,
   screen,
   coupon,
+  cure,
   borrow,
   find,
 } as unknown as Record<string, Verb<never, unknown>>

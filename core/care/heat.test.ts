@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
 import { materialClassOf } from '../knowledge/materials'
-import { usualSteps, withStep } from '../planning/steps'
+import { withStep } from '../planning/steps'
+import { usualSteps } from '../planning/draft/usual'
 import { openBrief } from '../records/joint'
 import type { Step } from '../records/round'
 import { situationOf } from '../situation/situation'
@@ -21,7 +22,7 @@ const withWarm = (family: string) => {
 
 describe('heat and wet, flammable glue', () => {
   it('is offered only once the film is dry', () => {
-    expect(kinds(withWarm('contact-solvent')!)).toMatch(/^prepare-a prepare-b apply wait warm close/)
+    expect(kinds(withWarm('contact-solvent')!)).toMatch(/^prepare-a prepare-b fit apply wait warm close/)
     // Closed wet, it never is: a solvent cement.
     expect(withWarm('solvent-weld-thin')).toBeNull()
     // Nothing flammable in it: as soon as it is on.
@@ -31,9 +32,9 @@ describe('heat and wet, flammable glue', () => {
   it('stands wet from applying until its least open time is over, again after another coat', () => {
     const list = steps('contact-solvent')
     const wet = (of: readonly Step[]) => of.map((_, at) => flammableWet(of, at, glue('contact-solvent')))
-    expect(wet(list).map(Number).join('')).toBe('00010000')
+    expect(wet(list).map(Number).join('')).toBe('0000100000')
     const short = list.map((step) => (step.kind === 'wait' ? { ...step, minS: 30 } : step))
-    expect(wet(short).map(Number).join('')).toBe('00011111')
+    expect(wet(short).map(Number).join('')).toBe('0000111111')
     const coated = withStep(list, 'coat', 'c')
     expect(wet(coated)[coated.findIndex(({ kind }) => kind === 'close')]).toBe(false)
     expect(flammableWet(coated, coated.findIndex(({ kind }) => kind === 'coat') + 1, glue('contact-solvent'))).toBe(

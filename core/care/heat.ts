@@ -9,6 +9,8 @@ export interface WetGlue {
 }
 
 const FLAMMABLE = ['flammable', 'pressure-can']
+/** Whether a glue's vapour or can may catch fire. */
+export const mayBurn = (hazards: readonly string[]): boolean => FLAMMABLE.some((code) => hazards.includes(code))
 /** Words by which a maker's own step brings heat. */
 const HEAT = /\b(heat gun|hot air|hair ?dryer|heat|torch|flame|lighter|candle|iron|warm(ed|ing)? with)\b/i
 const DENIED = /\b(no|not|never|without|away from|keep off)\b[^.;]*\b(heat|flame|torch|iron)/i
@@ -21,7 +23,7 @@ export const bringsHeat = ({ kind, text }: Pick<Step, 'kind' | 'text'>): boolean
  * its least time since. A glue that is closed wet stays wet until it is cured.
  */
 export function flammableWet(steps: readonly Step[], at: number, glue: WetGlue): boolean {
-  if (!FLAMMABLE.some((code) => glue.hazards.includes(code))) return false
+  if (!mayBurn(glue.hazards)) return false
   const before = steps.slice(0, at)
   const coated = before.findLastIndex(({ kind }) => kind === 'apply' || kind === 'coat')
   if (coated < 0 || before.some(({ kind }) => kind === 'cure')) return false

@@ -8,6 +8,12 @@ export const glueCautions = ({ hazards, combined }: Pick<Care, 'hazards' | 'comb
   ...combined,
 ]
 
+/** Steps at which glue, primer or activator is open. */
+const WITH_GLUE: ReadonlySet<Step['kind']> = new Set([
+  ...(['try', 'prime', 'mix', 'activate', 'fill', 'apply', 'coat', 'wait', 'warm', 'close'] as const),
+  ...(['press', 'dab', 'light', 'hold', 'fillet'] as const),
+])
+
 /**
  * What is said on a step's card before it can be started. Preparing needs no glue; from applying on, what the glue
  * gives off counts, also while it waits open; heat brings its own.
@@ -18,6 +24,6 @@ export function stepCautions(procedure: Pick<Procedure, 'steps'>, step: Step, ca
     ? [...(flammableWet(procedure.steps, at, glue) ? [NO_HEAT_ON_WET] : []), ...HEAT_CAUTIONS]
     : []
   if (step.kind.startsWith('prepare')) return [...heat, ...care.cleaning]
-  const open = ['apply', 'coat', 'wait', 'warm', 'close', 'hold'].includes(step.kind)
+  const open = WITH_GLUE.has(step.kind)
   return open || heat.length ? [...heat, ...glueCautions(care)] : []
 }

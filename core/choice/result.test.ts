@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
-import { usualSteps } from '../planning/steps'
+import { usualSteps } from '../planning/draft/usual'
 import { openBrief, type Brief } from '../records/joint'
 import type { Reading } from '../records/reading'
 import type { Arm, Coupon, Exposure, Procedure } from '../records/round'

@@ -77,6 +77,8 @@ export const familySchema = z.object({
   holdS: z.number(),
   handlingS: z.number(),
   fullS: z.number(),
+  /** coldest air in which it sets at all, °C: below it a film chalks, a mix stalls; null where cold only slows it */
+  cureMinC: z.nullable(z.number()),
   clamp: z.enum(['clamp', 'press', 'hold', 'no']),
   gapMaxMm: z.number(),
   flex: z.enum(['rigid', 'semi', 'flexible', 'elastic']),
@@ -133,6 +135,7 @@ export const unknownFamily: Family = {
   holdS: 0,
   handlingS: 0,
   fullS: 0,
+  cureMinC: null,
   clamp: 'press',
   gapMaxMm: Infinity,
   flex: 'semi',

@@ -1,19 +1,7 @@
 import { durationWords } from '../quantities/durations'
 import { helperWords } from '../knowledge/vocabularyWords'
 import type { Procedure, Step, StepKind } from '../records/round'
-
-export const stepWords: Record<StepKind, string> = {
-  'prepare-a': 'prepare A',
-  'prepare-b': 'prepare B',
-  apply: 'apply',
-  coat: 'another coat',
-  wait: 'wait',
-  warm: 'warm',
-  close: 'close',
-  hold: 'hold',
-  clamp: 'clamp',
-  cure: 'cure',
-}
+import { stepWords } from './stepWords'
 
 const byKind = (steps: readonly Step[]) => {
   const found = new Map<string, Step>()
@@ -58,7 +46,7 @@ export function differences(one: Procedure, other: Procedure): string[] {
     if (!was) out.push(`${name}: ${step.text}`)
     else if (step.minS !== was.minS)
       out.push(`${name} ${durationWords(step.minS)} instead of ${durationWords(was.minS)}`)
-    else if (step.text !== was.text) out.push(`${name}: ${step.text.toLowerCase()}`)
+    else if (step.text !== was.text) out.push(`${name}: ${step.text.replace(/^./, (first) => first.toLowerCase())}`)
   }
   for (const [key, step] of b)
     if (!a.has(key) && (!told || told.has(step.kind))) out.push(`without “${stepWords[step.kind]}”`)

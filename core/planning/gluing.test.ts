@@ -3,10 +3,11 @@ import { families, familyOf } from '../knowledge/families'
 import { materialClassOf } from '../knowledge/materials'
 import { openBrief } from '../records/joint'
 import type { Coupon, Procedure } from '../records/round'
-import { closedAt, curedFrom, stampsFor, taskOf, tasksOf } from './gluing'
+import { doneOnce, closedAt, curedFrom, stampsFor, taskOf, tasksOf } from './gluing'
 import { curingAt, openKeyWords, progressOf } from './progress'
 import { timesOf } from '../situation/label'
-import { fullCureS, handsOnMinutes, usualSteps, withStep } from './steps'
+import { fullCureS, handsOnMinutes, withStep } from './steps'
+import { usualSteps } from './draft/usual'
 import { stepTime } from './stepTime'
 
 const MIN = 60_000
@@ -50,14 +51,16 @@ describe('the usual steps', () => {
     expect(kinds('contact-solvent')).toEqual([
       'prepare-a',
       'prepare-b',
+      'fit',
       'apply',
       'wait',
       'close',
+      'press',
       'hold',
       'clamp',
       'cure',
     ])
-    expect(kinds('ca-thin')).toEqual(['prepare-a', 'prepare-b', 'apply', 'close', 'hold', 'cure'])
+    expect(kinds('ca-thin')).toEqual(['prepare-a', 'prepare-b', 'fit', 'apply', 'close', 'hold', 'cure'])
     const apply = usualSteps(familyOf('ca-gel'), null, null).find(({ kind }) => kind === 'apply')!
     expect(apply.maxS).toBe(40)
   })
@@ -70,9 +73,9 @@ describe('the usual steps', () => {
     const texts = (helpers: Parameters<typeof usualSteps>[3]) =>
       usualSteps(familyOf('ca-gel'), null, null, helpers).map(({ kind, text }) => `${kind} ${text}`)
     const [plain, helped] = [texts([]), texts(['primer', 'activator'])]
-    expect(helped.filter((text, i) => text !== plain[i])).toEqual([
-      expect.stringMatching(/^prepare-b .*primer/),
-      expect.stringMatching(/^apply .*activator/),
+    expect(helped.filter((text) => !plain.includes(text))).toEqual([
+      expect.stringMatching(/^prime .*primer/),
+      expect.stringMatching(/^activate .*activator/),
     ])
   })
   it('take one more step where it belongs', () => {
@@ -81,9 +84,9 @@ describe('the usual steps', () => {
       withStep(steps, kind, 'new')
         .map((step) => step.kind)
         .join(' ')
-    expect(kinds('warm')).toBe('prepare-a prepare-b apply warm close clamp cure')
-    expect(kinds('prepare-a')).toBe('prepare-a prepare-b prepare-a apply close clamp cure')
-    expect(kinds('clamp')).toBe('prepare-a prepare-b apply close clamp clamp cure')
+    expect(kinds('warm')).toBe('prepare-a prepare-b fit mix apply warm close clamp cure')
+    expect(kinds('prepare-a')).toBe('prepare-a prepare-b fit mix prepare-a apply close clamp cure')
+    expect(kinds('clamp')).toBe('prepare-a prepare-b fit mix apply close clamp clamp cure')
   })
   it('make sense for every family: applied, closed and cured, ids unlike, windows the right way round', () => {
     for (const family of families) {
@@ -98,7 +101,7 @@ describe('the usual steps', () => {
 
 describe('gluing along the clock', () => {
   const contact = procedureOf('contact-solvent')
-  const glued = [0, 1, 2].reduce((coupon) => step(coupon, contact, 5 * MIN), couponOf(contact))
+  const glued = [0, 1, 2, 3].reduce((coupon) => step(coupon, contact, 5 * MIN), couponOf(contact))
   it('opens the closing window from the glue going on: 10 to 40 minutes', () => {
     const task = taskOf(glued, contact)!
     expect(task.step.kind).toBe('close')
@@ -108,16 +111,40 @@ describe('gluing along the clock', () => {
     const closed = step(glued, contact, 20 * MIN)
     expect(closedAt(closed, contact)).toBe(20 * MIN)
     expect(curedFrom(closed, contact)).toBe(20 * MIN + 432_000_000)
-    expect(taskOf(closed, contact)!.step.kind).toBe('clamp')
-    const clamped = step(closed, contact, 21 * MIN)
+    const pressed = step(closed, contact, 20.5 * MIN)
+    expect(taskOf(pressed, contact)!.step.kind).toBe('clamp')
+    expect(taskOf(pressed, contact)!.readyAt).toBe(20.5 * MIN + 15_000)
+    const clamped = step(pressed, contact, 21 * MIN)
     expect(taskOf(clamped, contact)).toBeNull()
   })
   it('puts first what is begun and soonest too late, then fresh pieces in glue order, then what still waits', () => {
     const instant = procedureOf('ca-gel', 'B')
-    const wet = [0, 1, 2].reduce((coupon) => step(coupon, instant, 9 * MIN), couponOf(instant))
+    const wet = [0, 1, 2, 3].reduce((coupon) => step(coupon, instant, 9 * MIN), couponOf(instant))
     const fresh = [couponOf(contact, 3, 8), couponOf(contact, 2, 7)]
     const order = tasksOf([glued, wet, ...fresh], [contact, instant], 9 * MIN + 20_000).map(({ coupon }) => coupon.id)
     expect(order).toEqual(['B1', 'A2', 'A3', 'A1'])
+  })
+})
+
+describe('what is done once for all pieces of a procedure', () => {
+  const mixed = procedureOf('epoxy-fast')
+  const mixStep = mixed.steps.find(({ kind }) => kind === 'mix')!
+  const [first, second] = [couponOf(mixed, 1, 0), couponOf(mixed, 2, 1)]
+  const prepared = [0, 1, 2].reduce((coupon) => step(coupon, mixed, MIN), second)
+  it('is not asked for again at the next piece, as long as the mix is good', () => {
+    const stirred = { ...first, stamps: [{ step: mixStep.id, at: 2 * MIN }] }
+    const at = (now: number) => taskOf(prepared, mixed, doneOnce(mixed, [stirred, prepared], now))!
+    expect(at(4 * MIN).step.kind).toBe('apply')
+    // 0.7 of five minutes later it has thickened: a fresh one.
+    expect(at(2 * MIN + 211_000).step.kind).toBe('mix')
+    expect(taskOf(prepared, mixed)!.step.kind).toBe('mix')
+  })
+  it('heats the gun while the parts are prepared: only the glue waits for it', () => {
+    const gun = procedureOf('hotmelt-low')
+    const on = step(couponOf(gun), gun, 0)
+    expect(taskOf(on, gun)).toMatchObject({ step: { kind: 'prepare-a' }, readyAt: 0 })
+    const ready = [0, 1, 2].reduce((coupon) => step(coupon, gun, MIN), on)
+    expect(taskOf(ready, gun)).toMatchObject({ step: { kind: 'apply' }, readyAt: 5 * MIN })
   })
 })
 

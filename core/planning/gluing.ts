@@ -16,9 +16,27 @@ export interface GlueTask {
 /** Steps that a person does; waiting, holding, clamping and curing run by themselves once their step began. */
 const RUNS_BY_ITSELF = new Set(['wait', 'hold', 'clamp', 'cure'])
 
-/** Where a coupon stands: what is done, what runs, what comes next. */
-export function taskOf(coupon: Coupon, procedure: Procedure): GlueTask | null {
-  const stampOf = (step: Step) => coupon.stamps.find((stamp) => stamp.step === step.id)?.at ?? null
+/** When the steps that are done once for all pieces of a procedure were done, ms, by step. */
+export type DoneOnce = ReadonlyMap<string, number>
+
+/** Of a procedure's coupons; what has gone off by now, a mix past its pot life, is to be done anew. */
+export function doneOnce(procedure: Procedure, coupons: readonly Coupon[], now: number): DoneOnce {
+  const done = new Map<string, number>()
+  for (const step of procedure.steps.filter(({ once }) => once))
+    for (const coupon of coupons)
+      for (const { step: id, at } of coupon.procedure === procedure.id ? coupon.stamps : [])
+        if (id === step.id && (step.maxS === null || at + step.maxS * 1000 > now))
+          done.set(id, Math.max(at, done.get(id) ?? 0))
+  return done
+}
+
+/**
+ * Where a coupon stands: what is done, what runs, what comes next.
+ * @param once what was done for all pieces of the procedure at one of them
+ */
+export function taskOf(coupon: Coupon, procedure: Procedure, once: DoneOnce = new Map()): GlueTask | null {
+  const stampOf = (step: Step) =>
+    coupon.stamps.find((stamp) => stamp.step === step.id)?.at ?? (step.once ? (once.get(step.id) ?? null) : null)
   const { steps } = procedure
   const index = steps.findIndex((step) => stampOf(step) === null)
   if (index < 0) return null
@@ -30,10 +48,16 @@ export function taskOf(coupon: Coupon, procedure: Procedure): GlueTask | null {
     coupon,
     procedure,
     step,
-    readyAt: since + before.minS * 1000,
+    readyAt: Math.max(before.kind === 'ready' ? 0 : since + before.minS * 1000, warmAt(step, steps, stampOf)),
     lateAt: before.maxS === null ? null : since + before.maxS * 1000,
     since,
   }
+}
+
+/** The gun and the place come to heat while the parts are prepared: only the glue waits for them. ms */
+function warmAt(step: Step, steps: readonly Step[], stampOf: (step: Step) => number | null): number {
+  const ready = step.kind === 'apply' ? steps.find(({ kind }) => kind === 'ready') : undefined
+  return ready ? (stampOf(ready) ?? 0) + ready.minS * 1000 : 0
 }
 
 /** The coupon was closed at, ms: the start of its cure; null before. */
@@ -67,10 +91,12 @@ export function stampsFor(task: GlueTask, now: number): { step: string; at: numb
  * randomised glue order; running ones last, by the time they are ready.
  */
 export function tasksOf(coupons: readonly Coupon[], procedures: readonly Procedure[], now: number): GlueTask[] {
-  const byId = new Map(procedures.map((procedure) => [procedure.id, procedure]))
+  const byId = new Map(
+    procedures.map((procedure) => [procedure.id, { procedure, once: doneOnce(procedure, coupons, now) }]),
+  )
   const tasks = coupons.flatMap((coupon) => {
-    const procedure = byId.get(coupon.procedure)
-    const task = procedure ? taskOf(coupon, procedure) : null
+    const known = byId.get(coupon.procedure)
+    const task = known ? taskOf(coupon, known.procedure, known.once) : null
     return task ? [task] : []
   })
   const open = (task: GlueTask) => task.readyAt <= now

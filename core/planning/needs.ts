@@ -5,14 +5,11 @@ import { packOf } from '../costs/pack'
 import type { Arm, Procedure } from '../records/round'
 import { coverS } from '../screening/rules/cover'
 import { glueShare, type KnownGlue, type OtherPart } from './mix'
+import { LEAST_MIX_G, POT_SHARE } from './mixing'
 import { handsOnMinutes } from './steps'
 
 /** Share of glue lost in mixing, nozzle and brush. */
 export const WASTE = 0.1
-/** A two-part batch below this is easily off its ratio, g (rules of the trade, mix-off-ratio). */
-export const LEAST_MIX_G = 5
-/** A mix is spread within this share of its pot life. */
-const POT_SHARE = 0.7
 /** Lining up and closing one coupon, s; pulling and noting one, min. */
 const CLOSE_S = 30
 export const PULL_MIN = 2

@@ -11,7 +11,7 @@ import { fairness, faultIds, type FairnessSetting, type PlanDraft } from './fair
 import { waitingArms } from './lookAgain'
 import { recipe } from './mix'
 import { needsOf, type NeedOf } from './needs'
-import { usualSteps } from './steps'
+import { usualSteps } from './draft/usual'
 
 const arm = (id: string, patch: Partial<Arm> = {}): Arm => ({
   id,
@@ -78,7 +78,7 @@ describe('amounts and costs', () => {
     expect(twin!.cost).toBeCloseTo(1.11, 2)
     expect(needs.cost).toBeCloseTo(1.29, 2)
     expect(needs).toMatchObject({ coupons: 16, pieces: 20, buy: 12.4 })
-    expect(needs.handsOnMinutes).toBeCloseTo(114.5, 6)
+    expect(needs.handsOnMinutes).toBeCloseTo(129.5, 6)
   })
   it('show their sum, and move with a price or a spread', () => {
     expect(needs.glues[0]!.sum[0]).toBe('A: (3 cm² + 25 cm²) × 2 faces × 140 g/m² × 5 pieces × 1.1 = 4.31 g')
@@ -150,7 +150,7 @@ describe('two procedures', () => {
       '2 coats instead of 1',
     ])
     expect(differences({ ...two, steps: two.steps.filter(({ kind }) => kind !== 'clamp') }, one)).toEqual([
-      'without “clamp”',
+      'without “fix in place”',
     ])
   })
   it('of different glues differ by their glue and their preparation only', () => {

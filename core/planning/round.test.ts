@@ -10,7 +10,8 @@ import { limitLocked, limitOf, withLimit } from './limits'
 import { otherParts, recipe } from './mix'
 import { needsOf, PULL_MIN, type NeedOf } from './needs'
 import { anotherArm, newArm, PROOF_FACTOR, sidesOf, usualExposure, usualSize } from './newArm'
-import { handsOnMinutes, HOLD_BY_HAND_S, usualSteps } from './steps'
+import { handsOnMinutes, HOLD_BY_HAND_S } from './steps'
+import { usualSteps } from './draft/usual'
 import { toolsFor } from './tools'
 
 const brief = { ...openBrief(), weightKg: 1, widthMm: 20, lengthMm: 12 }

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { families, familyOf } from '../knowledge/families'
 import { materialClassOf } from '../knowledge/materials'
 import { durationWords, windowWords } from '../quantities/durations'
-import { HOLD_BY_HAND_S, usualSteps } from './steps'
+import { HOLD_BY_HAND_S } from './steps'
+import { usualSteps } from './draft/usual'
 import { stepTime } from './stepTime'
 
 describe('how long a step lasts', () => {
@@ -49,7 +50,7 @@ describe('the usual steps of every family', () => {
         expect(steps.at(-1)!.kind).toBe('cure')
         // From closing on, holding and clamping together last until it can be handled, where it is clamped at all.
         const held = steps
-          .filter(({ kind }) => kind === 'hold' || kind === 'clamp')
+          .filter(({ kind }) => kind === 'hold' || kind === 'clamp' || kind === 'light')
           .reduce((sum, { minS }) => sum + minS, 0)
         expect(held).toBeGreaterThanOrEqual(family.holdS)
       }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
 import { schools } from '../screening/schools'
-import { usualSteps } from './steps'
+import { usualSteps } from './draft/usual'
 import { stepsOfWay } from './ways'
 
 const waysOf = (id: string) => schools.find((one) => one.id === id)!.ways!

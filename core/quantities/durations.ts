@@ -1,9 +1,12 @@
-/** A length of time in words, as a maker says it: "40 s", "20 min", "1.5 h", "3 days". */
+/** A length of time in words, as a maker says it: "40 s", "20 min", "1.5 h", "3 days", "1.6 years". */
 export function durationWords(s: number): string {
   if (s < 90) return `${Math.round(s)} s`
   if (s < 5400) return `${Math.round(s / 60)} min`
   if (s < 172_800) return `${+(s / 3600).toPrecision(2)} h`
-  return `${+(s / 86_400).toPrecision(2)} days`
+  if (s === Infinity) return 'for ever'
+  if (s < 400 * 86_400) return `${+(s / 86_400).toPrecision(2)} days`
+  const years = s / (365.25 * 86_400)
+  return years > 99 ? 'over 99 years' : `${+years.toPrecision(2)} years`
 }
 
 /** A window from the least to the most: "10 to 40 min" where both are said in one unit, "30 s to 5 min" else. */

@@ -17,3 +17,11 @@ export function notNegative(value: Given, path: string, field: string, purpose: 
   if (value < 0) throw new CodedError('negative', path, { field, got: value })
   return value
 }
+
+/** A field that must lie between two values. @throws CodedError not-a-number, out-of-range */
+export function within(value: number, low: number, high: number, path: string, field: string, unit: string): number {
+  if (!Number.isFinite(value)) throw new CodedError('not-a-number', path, { got: String(value), example: '12.5' })
+  if (value < low || value > high)
+    throw new CodedError('out-of-range', path, { field, low, high: `${high} ${unit}`, got: `${value} ${unit}` })
+  return value
+}

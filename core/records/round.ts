@@ -5,15 +5,28 @@ import { testIds } from '../knowledge/testKinds'
 import { amount, count, couponSize, id, moment, place, positive, seconds, share, text, words } from './fields'
 
 export const stepKinds = [
+  'ready',
   'prepare-a',
   'prepare-b',
+  'try',
+  'fit',
+  'mask',
+  'prime',
+  'mix',
+  'damp',
+  'activate',
+  'fill',
   'apply',
   'coat',
   'wait',
   'warm',
   'close',
+  'press',
+  'dab',
+  'light',
   'hold',
   'clamp',
+  'fillet',
   'cure',
 ] as const
 export type StepKind = (typeof stepKinds)[number]
@@ -25,6 +38,10 @@ export const stepSchema = z.object({
   text,
   minS: seconds,
   maxS: z.nullable(seconds),
+  /** the reasons of the advice that it answers, by rule; older steps and the maker's own have none */
+  why: z.optional(z.array(id)),
+  /** done once for all pieces of the procedure, not at each */
+  once: z.optional(z.boolean()),
 })
 export type Step = z.infer<typeof stepSchema>
 

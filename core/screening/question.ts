@@ -6,7 +6,7 @@ import { openBrief } from '../records/joint'
 import type { Weighed } from './forecast'
 import { schoolReasons } from './schools'
 import { screen, weighed, type Screening } from './screen'
-import { situationOf, type Situation } from '../situation/situation'
+import { curedHere, situationOf, type Situation } from '../situation/situation'
 
 const yes = z.optional(z.nullable(z.boolean()))
 const number = z.optional(z.nullable(z.number()))
@@ -110,12 +110,17 @@ export function situationOfQuestion(question: Question): Situation {
     familyOf(question.adhesive, 'adhesive'),
     { helpers: question.helpers ?? [], dab: question.dab ?? null },
   )
+  const edgeMm = n.edgeMm ?? edgeFrom(areaCm2, base)
+  const gapMm = n.gapMm ?? null
+  const air = { roomC: n.roomC ?? null, roomRH: n.roomRH ?? null }
   return {
     ...base,
+    ...curedHere(base.cure.question.family, { faces: base.faces, edgeMm, gapMm, readyH: n.maxCureH ?? null, ...air }),
+    ...air,
     loads: joint.load ?? null,
     areaCm2,
-    edgeMm: n.edgeMm ?? edgeFrom(areaCm2, base),
-    gapMm: n.gapMm ?? null,
+    edgeMm,
+    gapMm,
     fit: said(n.roughFit, 'rough' as const),
     curveMm: n.curveMm ?? null,
     tempMaxC: n.heatC ?? null,
@@ -139,8 +144,6 @@ export function situationOfQuestion(question: Question): Situation {
     users: users?.length ? users : null,
     skin: said(n.skinContact, true),
     stakes: n.stakes ?? null,
-    roomC: n.roomC ?? null,
-    roomRH: n.roomRH ?? null,
   }
 }
 

@@ -1,6 +1,8 @@
 import type { PackAge } from './packs'
 import { requiredLoad } from '../loads/requirement'
 import { packGrams } from '../costs/cost'
+import { cureOf, inRoom, type Cure } from '../cure/cure'
+import { STANDARD_ROOM } from '../cure/room'
 import { waterRank, type Family, type FamilyTrait, type WaterClass } from '../knowledge/families'
 import type { LabelFacts } from '../knowledge/labelFactIds'
 import type { FaceState, MaterialClass, MaterialTrait } from '../knowledge/materials'
@@ -64,8 +66,10 @@ export interface Situation {
   currency: string
   roomC: number | null
   roomRH: number | null
-  /** the family's values, the label's put over them */
+  /** the family's values, the label's put over them; its times as they are in this room */
   family: Family
+  /** how it cures here: room, faces, depth */
+  cure: Cure
   /** words of the family that the label of a product overrides */
   labelled: readonly string[]
   /** what the label of a product declares */
@@ -122,14 +126,20 @@ export function situationOf(
   const load = requiredLoad(brief)
   const areaCm2 = widthMm !== null && lengthMm !== null ? (widthMm * lengthMm) / 100 : null
   const steady = brief.motion === 'still' && load !== null && load.n > 0
+  const faces: Situation['faces'] = [faceOf('A', brief.a, a), faceOf('B', brief.b, b)]
+  const room = around.room ?? null
+  const edgeMm = halfWidthMm(brief)
+  const { gapMm } = brief
+  const air = { roomC: room?.tempC ?? null, roomRH: room?.rh ?? null }
+  const cured = curedHere(family, { faces, edgeMm, gapMm, readyH: brief.readyH, ...air })
   return {
-    faces: [faceOf('A', brief.a, a), faceOf('B', brief.b, b)],
+    faces,
     geometry: brief.geometry,
     loads: steady ? [...(brief.loads ?? []), 'steady'] : brief.loads,
     restN: load && load.n / load.factor,
     areaCm2,
-    edgeMm: halfWidthMm(brief),
-    gapMm: brief.gapMm,
+    edgeMm,
+    gapMm,
     fit: brief.fit,
     curveMm: brief.curveMm,
     tempMaxC: brief.heatC,
@@ -157,9 +167,8 @@ export function situationOf(
     count: brief.count,
     maxCost: brief.maxCost,
     currency: around.currency ?? '',
-    roomC: around.room?.tempC ?? null,
-    roomRH: around.room?.rh ?? null,
-    family,
+    ...air,
+    ...cured,
     labelled: around.labelled ?? [],
     facts: around.facts ?? {},
     glueCost: around.packPrice == null || areaCm2 === null ? null : glueCost(family, areaCm2, around.packPrice),
@@ -169,6 +178,20 @@ export function situationOf(
     correction: around.correction ?? null,
     said: brief,
   }
+}
+
+/** How a glue cures in a situation, and the glue with its times as they are there. */
+export function curedHere(
+  family: Family,
+  of: Pick<Situation, 'faces' | 'edgeMm' | 'gapMm' | 'readyH' | 'roomC' | 'roomRH'>,
+): Pick<Situation, 'family' | 'cure'> {
+  const { faces, edgeMm, gapMm, readyH, roomC, roomRH } = of
+  const said = roomC !== null || roomRH !== null
+  // What is wanted within the day is not given less than a day to dry.
+  const givenS = readyH === null ? null : Math.max(86_400, readyH * 3600)
+  const room = said ? { tempC: roomC ?? STANDARD_ROOM.tempC, rh: roomRH ?? STANDARD_ROOM.rh } : null
+  const cure = cureOf({ family, faces, room, halfWidthMm: edgeMm, gapMm, givenS })
+  return { family: inRoom(family, cure), cure }
 }
 
 /** Grams laid on one joint: area × faces × spread, or what fills the gap where that is more. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stepWords } from '../../../core/planning/difference'
+import { stepWords } from '../../../core/planning/stepWords'
 import type { GlueTask } from '../../../core/planning/gluing'
 import { capital, clockTime } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'

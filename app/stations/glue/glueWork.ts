@@ -1,3 +1,4 @@
+import { stepWords } from '../../../core/planning/stepWords'
 import { closedAt, curedFrom, stampsFor, type GlueTask } from '../../../core/planning/gluing'
 import { insert, update, type Change } from '../../../core/records/entry'
 import type { Coupon, CureCheck, StepKind } from '../../../core/records/round'
@@ -10,6 +11,19 @@ type Store = ReturnType<typeof useBench>
 
 /** What the button says when a step is done. */
 export const doneWords: Record<StepKind, string> = {
+  ready: 'All is ready',
+  try: 'Tried on scrap',
+  fit: 'It fits, and is marked',
+  mask: 'Masked',
+  prime: 'Primed',
+  mix: 'Mixed',
+  damp: 'Damped',
+  activate: 'Activator is on',
+  fill: 'The gap is filled',
+  press: 'Pressed',
+  dab: 'The dabs hold',
+  light: 'The lamp is on it',
+  fillet: 'The fillet is laid',
   'prepare-a': 'Side A is ready',
   'prepare-b': 'Side B is ready',
   apply: 'Glue is on',
@@ -18,15 +32,16 @@ export const doneWords: Record<StepKind, string> = {
   wait: 'It waits',
   close: 'Closed',
   hold: 'It is held',
-  clamp: 'Clamped',
+  clamp: 'Fixed in place',
   cure: 'Left to cure',
 }
 
 /** What is said when a step came too early or too late; null when it came in its window. */
 export function offWindow(task: GlueTask, now: number): string | null {
   const { kind } = task.step
-  if (task.readyAt > now) return `${kind} came ${lasting((task.readyAt - now) / 1000)} early`
-  if (task.lateAt !== null && task.lateAt < now) return `${kind} came ${lasting((now - task.lateAt) / 1000)} late`
+  if (task.readyAt > now) return `${stepWords[kind]} came ${lasting((task.readyAt - now) / 1000)} early`
+  if (task.lateAt !== null && task.lateAt < now)
+    return `${stepWords[kind]} came ${lasting((now - task.lateAt) / 1000)} late`
   return null
 }
 

@@ -6,8 +6,10 @@ import { update } from '../../../core/records/entry'
 import { heatOnWetFilm, NO_HEAT_ON_WET, placeToWarm, type WetGlue } from '../../../core/care/heat'
 import { isTimed, stepTime } from '../../../core/planning/stepTime'
 import { addableSteps, withStep } from '../../../core/planning/steps'
+import { stepWords } from '../../../core/planning/stepWords'
 import type { Procedure, Step } from '../../../core/records/round'
 import { editOf, useBench } from '../../bench/store'
+import { capital } from '../../look/figures'
 
 // The steps of one procedure, edited in place: the words, and how long.
 const props = defineProps<{ procedure: Procedure; locked: boolean; glue: WetGlue }>()
@@ -17,18 +19,7 @@ const words = ref('')
 const time = ref('')
 const problem = ref('')
 const timed = isTimed
-const kindWords: Record<Step['kind'], string> = {
-  'prepare-a': 'Prepare A',
-  'prepare-b': 'Prepare B',
-  apply: 'Apply',
-  coat: 'Another coat',
-  wait: 'Wait',
-  warm: 'Warm',
-  close: 'Close',
-  hold: 'Hold',
-  clamp: 'Clamp',
-  cure: 'Cure',
-}
+const kindWord = (kind: Step['kind']) => capital(stepWords[kind])
 
 /** the procedure as it stood when a step was opened */
 const opened = shallowRef(props.procedure)
@@ -64,7 +55,7 @@ async function save(shown: Step) {
     }
     const steps = opened.value.steps.map((one) => (one.id === step.id ? changed : one))
     if (newHeat(steps)) return void (problem.value = NO_HEAT_ON_WET)
-    const label = labelOf(`${kindWords[step.kind].toLowerCase()} changed`)
+    const label = labelOf(`${stepWords[step.kind]} changed`)
     if (await bench.edit(label, [editOf('procedure', opened.value, { steps })])) editing.value = null
   } catch (error) {
     problem.value = sayError(error)
@@ -73,7 +64,7 @@ async function save(shown: Step) {
 function leaveOut(step: Step) {
   const steps = props.procedure.steps.filter((one) => one.id !== step.id)
   if (newHeat(steps)) return void (problem.value = NO_HEAT_ON_WET)
-  return write(steps, `without “${kindWords[step.kind].toLowerCase()}”`)
+  return write(steps, `without “${stepWords[step.kind]}”`)
 }
 /** Moves a step; the cure stays last. */
 function move(step: Step, to: number) {
@@ -84,17 +75,15 @@ function move(step: Step, to: number) {
     return bench.tell('The cure comes last: what follows it is another step of the test.', 'bad')
   if (steps.every((one, i) => one === props.procedure.steps[i])) return
   if (newHeat(steps)) return bench.tell(NO_HEAT_ON_WET, 'bad')
-  return write(steps, `“${kindWords[step.kind].toLowerCase()}” moved`)
+  return write(steps, `“${stepWords[step.kind]}” moved`)
 }
 const dragged = ref<Step | null>(null)
 function drop(onto: number) {
   if (dragged.value) void move(dragged.value, onto)
   dragged.value = null
 }
-// Apply, close and cure make a bond; the rest may be left out.
-const optional = computed(
-  () => new Set<Step['kind']>(['prepare-a', 'prepare-b', 'coat', 'wait', 'warm', 'hold', 'clamp']),
-)
+/** Apply, close and cure make a bond; the rest may be left out. */
+const optional = ({ kind }: Step) => kind !== 'apply' && kind !== 'close' && kind !== 'cure'
 function add(event: Event) {
   const select = event.target as HTMLSelectElement
   const kind = select.value as Step['kind']
@@ -102,7 +91,7 @@ function add(event: Event) {
   const id = `s${Math.max(0, ...props.procedure.steps.map((step) => Number(step.id.replace(/\D/g, '')) || 0)) + 1}`
   const place = kind === 'warm' ? placeToWarm(props.procedure.steps, props.glue) : undefined
   if (place === null) return bench.tell(NO_HEAT_ON_WET, 'bad')
-  return write(withStep(props.procedure.steps, kind, id, place), `with “${kindWords[kind].toLowerCase()}”`)
+  return write(withStep(props.procedure.steps, kind, id, place), `with “${stepWords[kind]}”`)
 }
 </script>
 
@@ -118,7 +107,7 @@ function add(event: Event) {
       @dragover.prevent
       @drop.prevent="drop(i)"
     >
-      <span class="kind">{{ kindWords[step.kind] }}</span>
+      <span class="kind">{{ kindWord(step.kind) }}</span>
       <form v-if="editing === step.id" @submit.prevent="save(step)">
         <label class="field"><span>What is done</span><textarea v-model="words" class="plain" rows="2" /></label>
         <label v-if="timed(step)" class="field"
@@ -128,7 +117,7 @@ function add(event: Event) {
         <div class="acts">
           <v-btn class="go" type="submit">Keep</v-btn>
           <v-btn class="quiet" @click="editing = null">Leave as it was</v-btn>
-          <v-btn v-if="optional.has(step.kind)" class="quiet" @click="leaveOut(step)">Leave this step out</v-btn>
+          <v-btn v-if="optional(step)" class="quiet" @click="leaveOut(step)">Leave this step out</v-btn>
         </div>
       </form>
       <template v-else>
@@ -139,14 +128,14 @@ function add(event: Event) {
           <v-btn
             class="quiet"
             :disabled="i === 0"
-            :aria-label="`Move ${kindWords[step.kind].toLowerCase()} of ${procedure.name} up`"
+            :aria-label="`Move ${stepWords[step.kind]} of ${procedure.name} up`"
             @click="move(step, i - 1)"
             >↑</v-btn
           >
           <v-btn
             class="quiet"
             :disabled="i >= procedure.steps.length - 2"
-            :aria-label="`Move ${kindWords[step.kind].toLowerCase()} of ${procedure.name} down`"
+            :aria-label="`Move ${stepWords[step.kind]} of ${procedure.name} down`"
             @click="move(step, i + 1)"
             >↓</v-btn
           >
@@ -154,7 +143,7 @@ function add(event: Event) {
         <v-btn
           v-if="!locked"
           class="quiet"
-          :aria-label="`Change ${kindWords[step.kind].toLowerCase()} of ${procedure.name}`"
+          :aria-label="`Change ${stepWords[step.kind]} of ${procedure.name}`"
           @click="edit(step)"
           >Change</v-btn
         >
@@ -166,7 +155,7 @@ function add(event: Event) {
     <select class="plain" @change="add">
       <option value="">Add a step…</option>
       <option v-for="(_, kind) in addableSteps" :key="kind" :value="kind">
-        {{ kindWords[kind as Step['kind']]
+        {{ kindWord(kind as Step['kind'])
         }}<template v-if="kind === 'warm' && noWarming">: not while its film is wet</template>
       </option>
     </select></label

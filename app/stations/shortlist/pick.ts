@@ -1,15 +1,17 @@
 import { familyOf } from '../../../core/knowledge/families'
 import type { Helper } from '../../../core/knowledge/vocabulary'
 import { helperWords } from '../../../core/knowledge/vocabularyWords'
-import { usualSteps } from '../../../core/planning/steps'
+import { draftOf } from '../../../core/planning/draft/procedure'
 import { stepsOfWay } from '../../../core/planning/ways'
 import { insert, remove } from '../../../core/records/entry'
 import type { Procedure } from '../../../core/records/round'
 import type { Adhesive } from '../../../core/records/shelf'
 import type { Way } from '../../../core/screening/schools'
-import { productFamily } from '../../../core/situation/label'
+import type { Setting } from '../../../core/screening/shortlist'
+import { stampNow } from '../../bench/clock'
 import { newId } from '../../bench/ids'
 import type { JointView } from '../../bench/jointView'
+import { settingOf } from '../../bench/setting'
 import type { useBench } from '../../bench/store'
 
 /** The first letter that no procedure of the joint bears; letters on tape are not used twice. */
@@ -35,11 +37,10 @@ export function nameOfPicked({ family, product, helpers, way }: Picked): string 
   return way?.words ? `${all}, ${way.words}` : all
 }
 
-/** A picked glue as a procedure, its steps filled in from family, faces, label and helpers. */
-function procedureOf(view: JointView, letter: string, picked: Picked): Procedure {
+/** A picked glue as a procedure, its steps drafted from the advice. */
+function procedureOf(view: JointView, letter: string, picked: Picked, setting: Setting): Procedure {
   const { family: familyId, product, helpers, way, anyway } = picked
-  const family = product ? productFamily(product) : familyOf(familyId)
-  const steps = usualSteps(family, view.a?.cls ?? null, view.b?.cls ?? null, helpers)
+  const steps = draftOf({ family: familyId, adhesive: product?.id ?? null, helpers: [...helpers] }, setting)
   return {
     id: newId(),
     joint: view.joint.id,
@@ -49,7 +50,7 @@ function procedureOf(view: JointView, letter: string, picked: Picked): Procedure
     adhesive: product?.id ?? null,
     helpers: [...helpers],
     anyway,
-    coats: 1,
+    coats: steps.some(({ kind }) => kind === 'coat') ? 2 : 1,
     spreadGm2: null,
     dilution: null,
     blend: null,
@@ -64,7 +65,8 @@ export async function pick(
   ...picked: readonly Picked[]
 ): Promise<void> {
   const made: Procedure[] = []
-  for (const one of picked) made.push(procedureOf(view, nextLetter([...view.procedures, ...made]), one))
+  const setting = settingOf(bench, view.joint.brief, stampNow(), [])
+  for (const one of picked) made.push(procedureOf(view, nextLetter([...view.procedures, ...made]), one, setting))
   const named = made.map(({ name, anyway, letter }) => `${name}${anyway ? ' anyway' : ''} as ${letter}`)
   await bench.write(
     `${view.joint.code}: test ${named.join(', ')}`,

@@ -191,6 +191,18 @@ const cases: [rule: string, verdict: 'block' | 'caution' | 'fit' | 'note', fires
     ['wood', 'wood', 'pva-wood', room(20, 76)],
   ],
   [
+    'will-not-cure-here',
+    'block',
+    ['wood', 'wood', 'epoxy-slow', room(4, 50)],
+    ['wood', 'wood', 'epoxy-slow', room(5, 50)],
+  ],
+  [
+    'will-not-cure-here',
+    'block',
+    ['wood', 'wood', 'pva-wood', room(20, 100)],
+    ['wood', 'wood', 'pva-wood', room(20, 99)],
+  ],
+  [
     'mix-off-ratio',
     'note',
     ['metal', 'metal', 'epoxy-slow', square(20)],
@@ -921,7 +933,7 @@ describe('each rule of the trade', () => {
   it('puts the numbers of the brief into the reason', () => {
     const said = (rule: string, one: Case) => found(rule, one)!.text
     expect(said('water-trapped', ['foam-eva', 'sheet-pvc', 'acrylic-paste', { widthMm: 60, lengthMm: 80 }])).toMatch(
-      /30 mm in: about 73 days/,
+      /30 mm in: 73 days/,
     )
     expect(said('water-glue-on-sealed-faces', ['foam-eva', 'foam-eva', 'pva-white', square(60)])).toMatch(
       /30 mm from the rim/,

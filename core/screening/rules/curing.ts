@@ -1,5 +1,7 @@
 import type { Family } from '../../knowledge/families'
-import { shareAt } from '../../knowledge/practice'
+import { cureAdvice } from '../../cure/advice'
+import { shareAfter } from '../../cure/cure'
+import { passing } from '../../cure/shutIn'
 import { block, caution, type Finding, HARM, note, push, type Rule, rule } from '../rule'
 import {
   bothFaces,
@@ -8,19 +10,13 @@ import {
   needs,
   someFace,
   withTrait,
-  type Face,
   loaded,
   type Situation,
 } from '../../situation/situation'
 import { durationWords } from '../../quantities/durations'
-import { isCa, isEpoxy, isFoam, isFoamBoard, isHardPlastic, isHotmelt, isPressure } from './kinds'
+import { isCa, isEpoxy, isFoam, isHardPlastic, isHotmelt, isPressure } from './kinds'
 import { coverS } from './cover'
 import { graded } from './scale'
-
-/** Days until the middle of a closed joint is dry or cured: (half-width ÷ k)², k in mm/√day (methods.md 6). */
-const rimDays = (edgeMm: number, k: number) => (edgeMm / k) ** 2
-const days = (n: number) =>
-  n > 365 ? 'over a year' : `about ${Math.max(1, Math.round(n))} ${n < 1.5 ? 'day' : 'days'}`
 
 /** What a room too cold does to a family that reacts or dries. */
 const inTheCold = ({ mechanism }: Family, contact: boolean) =>
@@ -28,35 +24,33 @@ const inTheCold = ({ mechanism }: Family, contact: boolean) =>
 
 /** Days that a joint is given to dry through where the brief names no hour. */
 const DAYS_GIVEN = 7
+const DAY_S = 86_400
 
 /**
  * What water, solvent or damp that must pass a joint between two sealed faces costs: by the days to its middle against
  * the days given (rules of practice, shut-in drying).
- * @param k mm/√day
  */
-function shutIn(s: Situation, k: number, what: string): Finding | null {
-  const [a, b] = s.faces
-  const open = (face: Face) => face.material!.porosity >= 0.3 && !face.state?.startsWith('painted')
-  if (!a.material || !b.material || open(a) || open(b)) return null
-  const half = s.edgeMm
-  if (half === null) return note(`${what} only at the rim: in a wide joint the middle stays soft. Say how large it is.`)
-  const foams = [a, b].filter(({ material }) => isFoam(material!) && !isFoamBoard(material!)).length
-  const reach = k * [1, 1.4, 2][foams]!
-  const time = rimDays(half, reach)
-  const given = s.readyH === null ? DAYS_GIVEN : Math.max(1, s.readyH / 24)
-  const db = graded(time / given, [1, 2, 5, 15], [0, -3, -6, -10, -20])
-  const text =
-    `${what} only at the rim, and the middle lies ${half.toFixed(0)} mm in: ${days(time)}. ` +
-    'Lay separate beads with air between them, and wait.'
-  return db === 0 ? note(text) : push(db, text)
+function shutIn({ cure, edgeMm, readyH }: Situation, what: string): Finding | null {
+  if (cure.depthOpen)
+    return note(`${what} only at the rim: in a wide joint the middle stays soft. Say how large it is.`)
+  if (cure.closedS === null) return null
+  const given = readyH === null ? DAYS_GIVEN : Math.max(1, readyH / 24)
+  const db = graded(cure.closedS / DAY_S / given, [1, 2, 5, 15], [0, -3, -6, -10, -20])
+  const time = durationWords(cure.closedS)
+  const text = `${what} only at the rim, and the middle lies ${edgeMm!.toFixed(0)} mm in: ${time}`
+  const { beads } = cure
+  const told = beads
+    ? `${text} as one film. In beads of ${beads.widthMm} mm with air lanes between them it takes ` +
+      `${durationWords(beads.fullS)}.`
+    : `${text}, within its cure.`
+  return db === 0 ? note(told) : push(db, told)
 }
 
 const waterTrapped = rule(
   'water-trapped',
   'Bond a full-size scrap, pull it open after 24 h and look for wet glue.',
   'drying only through the edge; time grows with distance squared',
-  (s) =>
-    s.family.mechanism !== 'evaporate-water' || s.family.faces === 'both' ? null : shutIn(s, 2.5, 'The water leaves'),
+  (s) => (passing(s.family) === 'water' ? shutIn(s, 'The water leaves') : null),
 )
 
 const blindJointSlow = rule(
@@ -64,9 +58,9 @@ const blindJointSlow = rule(
   'Pull a full-size scrap open after 3 days.',
   'edge diffusion; cure depth follows root of time',
   (s) => {
-    if (s.family.mechanism === 'evaporate-solvent' && s.family.faces === 'one' && !has(s, 'mist'))
-      return shutIn(s, 4, 'The solvent leaves')
-    return has(s, 'damp-cured') ? shutIn(s, 3, 'Damp air enters') : null
+    const what = passing(s.family)
+    if (what === 'solvent') return shutIn(s, 'The solvent leaves')
+    return what === 'damp' ? shutIn(s, 'Damp air enters') : null
   },
 )
 
@@ -127,11 +121,20 @@ const lightPathMissing = rule(
   },
 )
 
+const willNotCureHere = rule(
+  'will-not-cure-here',
+  'A drop on scrap in the real room, looked at after a day.',
+  'least temperature of the reaction or the film; vapour pressure and water content of the air',
+  // Where no light finds a way, the rule of the light says it.
+  (s) => (s.cure.cures || s.cure.why === 'dark' ? null : block(cureAdvice(s.cure)[0]!)),
+)
+
 const coldOrHumidRoom = rule(
   'cold-or-humid-room',
   'A scrap bonded in the real room next to one bonded in the warm.',
   'film-forming temperature; rate roughly halves per 10 °C; evaporative cooling',
   (s) => {
+    if (!s.cure.cures) return null
     const contact = has(s, 'dry-grab')
     const reacts = ['evaporate-water', 'two-part', 'moisture'].includes(s.family.mechanism)
     if (s.roomC !== null && s.roomC < (contact ? 15 : 10) && (contact || reacts))
@@ -228,11 +231,11 @@ const notReadyInTime = rule(
   'A scrap pulled at the hour at which you need it.',
   'handling and full-cure times of the table or the label',
   (s) => {
-    if (s.readyH === null) return null
+    if (s.readyH === null || !s.cure.cures) return null
     const limit = s.readyH * 3600
     const { handlingS, fullS, waitMinS } = s.family
     const labelled = s.labelled.includes('handlingS') || s.labelled.includes('fullS')
-    const share = labelled ? null : shareAt(s.family.id, limit - waitMinS, has(s, 'dry-grab') || isPressure(s.family))
+    const share = labelled ? null : shareAfter(s.cure, limit - waitMinS)
     const asked = durationWords(limit)
     if (share === null) {
       if (handlingS > limit)
@@ -302,6 +305,7 @@ export const curingRules: Rule[] = [
   moistureCureDryAir,
   dampFace,
   lightPathMissing,
+  willNotCureHere,
   coldOrHumidRoom,
   mixOffRatio,
   potLifeVsBatch,

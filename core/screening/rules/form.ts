@@ -172,6 +172,8 @@ const clampTooHard = rule(
   'Clamp a scrap, break it and look for bare spots.',
   'low compressive yield; best line 0.1–0.3 mm',
   (s) => {
+    // What cannot be clamped is not clamped too hard.
+    if (s.canClamp === false) return null
     const soft =
       s.family.clamp === 'clamp'
         ? someFace(

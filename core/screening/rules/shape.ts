@@ -2,7 +2,7 @@ import { stakeWords } from '../../knowledge/vocabularyWords'
 import { block, BY_PULL, caution, HARM, note, push, type Rule, rule } from '../rule'
 import { isCa } from './kinds'
 import { partFirst } from './partFirst'
-import { has, loaded, someFace, thicknessOf } from '../../situation/situation'
+import { has, loaded, type Situation, someFace, thicknessOf } from '../../situation/situation'
 
 const rigidInPeelOrCleavage = rule(
   'rigid-in-peel-or-cleavage',
@@ -32,15 +32,18 @@ const buttEdgeSmall = rule(
   },
 )
 
+/** How far a patch goes beyond what it covers, mm: ten times the thinner side, and 15 at least. */
+export const patchMarginMm = (s: Situation): number =>
+  Math.round(Math.max(15, 10 * Math.min(...s.faces.map((face) => thicknessOf(face) ?? 1.5))))
+
 const patchMargin = rule(
   'patch-margin',
   'Peel strip from a corner.',
   'load passes over a short length; corners start peel',
   (s) => {
     if (s.geometry !== 'patch') return null
-    const margin = Math.max(15, 10 * Math.min(...s.faces.map((face) => thicknessOf(face) ?? 1.5)))
     return note(
-      `Let the patch overlap by ${Math.round(margin)} mm or more on every side, with round corners and thin edges.`,
+      `Let the patch overlap by ${patchMarginMm(s)} mm or more on every side, with round corners and thin edges.`,
     )
   },
 )

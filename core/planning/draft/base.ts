@@ -1,0 +1,181 @@
+import { bringsHeat, mayBurn } from '../../care/heat'
+import { dabLayout } from '../../coupons/dabs'
+import { familyOf, type Family } from '../../knowledge/families'
+import type { Situation } from '../../situation/situation'
+import { usableDab } from '../../screening/rules/help'
+import { HOLD_BY_HAND_S } from '../steps'
+import { LEAST_MIX_G } from '../mixing'
+import type { Demand } from './slots'
+
+const applyWords: Partial<Record<Family['form'], string>> = {
+  thin: 'Wick it into the closed joint, or lay a thin film on one face',
+  film: 'Lay the film on one face, no air below it',
+  melt: 'Lay one hot bead, no more than can be closed in the open time',
+  spray: 'Spray an even coat',
+  foam: 'Lay a thin bead: it swells',
+  stick: 'Rub an even film to the edges',
+}
+
+/** The same where both faces are treated. */
+const applyToBoth: Partial<Record<Family['form'], string>> = {
+  film: 'Make both faces soft and tacky, evenly',
+  melt: 'Melt both faces at once with the hot tool',
+  spray: 'Spray an even coat on both faces',
+}
+
+const closeWords: Record<Family['mechanism'], string> = {
+  'evaporate-water': 'Close, slide a little to spread, line up the marks',
+  'evaporate-solvent': 'Line up the marks and close once',
+  moisture: 'Line up the marks and close',
+  melt: 'Close at once on the marks',
+  'heat-activated': 'Close and press with the hot tool, cloth between',
+  'two-part': 'Close on the marks and squeeze out a little bead',
+  light: 'Close on the marks, no bubbles',
+  weld: 'Close on the marks while it is soft',
+  pressure: 'Line up the marks and close once, from one edge',
+  unknown: 'Close as its label says',
+}
+
+/** Glues that are laid with a gun take some minutes to come to heat, s. */
+const GUN_WARMS_S = 300
+/** Activator flashes off before the other face meets it, s. */
+const FLASH_S = 30
+/** A primer of polyolefin, and a primed or lined cloth that dries in the usual room, s. */
+const PRIMER_S = 60
+const CLOTH_DRIES_S = 1800
+const slippery = (s: Situation) => s.faces.find(({ material }) => material?.surfaceEnergy === 'low')
+const clothSide = (s: Situation) => s.faces.find(({ material }) => material?.group === 'textile')
+const sideOf = (face: { side: 'A' | 'B' } | undefined) => `side ${face?.side ?? 'B'}`
+
+/** What each helper asks for. */
+function helped(s: Situation): Demand[] {
+  const out: Demand[] = []
+  for (const helper of s.helpers) {
+    if (helper === 'activator')
+      out.push({ at: 'activate', text: 'Mist activator thinly on side B only and let it flash off', minS: FLASH_S })
+    if (helper === 'powder-filler')
+      out.push({ at: 'fill', text: 'Pack powder into the gap in thin layers and let the glue soak into each' })
+    if (helper === 'fibre-filler')
+      out.push({ at: 'fill', text: 'Tease fibre thin, lay a pinch in and soak it a drop at a time, air moving' })
+    if (helper === 'primer')
+      out.push({
+        at: 'prime',
+        text: `Wipe polyolefin primer on ${sideOf(slippery(s))} and let it dry; glue within its time`,
+        minS: PRIMER_S,
+      })
+    if (helper === 'cloth-primer')
+      out.push({
+        at: 'prime',
+        text: `Prime the back of the cloth, ${sideOf(clothSide(s))}, thinly`,
+        minS: CLOTH_DRIES_S,
+      })
+    if (helper === 'paper-backing')
+      out.push({
+        at: 'prime',
+        text: `Line the back of the cloth, ${sideOf(clothSide(s))}, with thin paper`,
+        minS: CLOTH_DRIES_S,
+      })
+    if (helper === 'tack-and-cure') out.push(...dabs(s))
+  }
+  return out
+}
+
+function dabs(s: Situation): Demand[] {
+  const dab = usableDab(s)
+  if (!dab) return []
+  const family = familyOf(dab)
+  const { widthMm, lengthMm } = s.said
+  const count = widthMm !== null && lengthMm !== null ? dabLayout(widthMm, lengthMm).dabs.length : null
+  const where = count === null ? 'in the corners' : `in ${count} places, the corners first`
+  return [
+    { at: 'apply', text: `Leave room for dabs of ${family.name.toLowerCase()} ${where}; set them last` },
+    { at: 'dab', text: 'Press the dabs down flat and hold still until they grip', minS: family.holdS },
+  ]
+}
+
+/** How a joint is kept still until it can be handled. */
+function fixWords(s: Situation): string {
+  const { family, canClamp } = s
+  if (family.traits.includes('dry-grab') || family.mechanism === 'pressure')
+    return 'Let it rest without load until it can be handled'
+  if (canClamp === false || family.clamp === 'hold' || family.clamp === 'no')
+    return 'Pin, prop or tape it in place until it can be handled'
+  return family.clamp === 'clamp'
+    ? 'Clamp with flat pads until it can be handled'
+    : 'Leave under a flat weight until it can be handled'
+}
+
+/** Keeping still from closing to handling: by hand for no longer than anyone does, then fixed in place. */
+function kept(s: Situation): Demand[] {
+  const { family } = s
+  const dabs = s.helpers.includes('tack-and-cure') && usableDab(s) !== null
+  if (family.mechanism === 'light')
+    return [{ at: 'light', text: lampWords(s), minS: Math.max(family.holdS, family.handlingS) }]
+  const byHand = family.holdS <= HOLD_BY_HAND_S && !dabs
+  const fixed = family.clamp === 'clamp' || family.clamp === 'press'
+  const out: Demand[] = byHand ? [{ at: 'hold', text: 'Hold still', minS: family.holdS }] : []
+  const until = Math.max(family.handlingS, family.holdS) - (byHand ? family.holdS : 0)
+  if (fixed || !byHand) out.push({ at: 'clamp', text: fixWords(s), minS: fixed ? until : family.holdS })
+  return out
+}
+
+function lampWords({ faces }: Situation): string {
+  const through = faces.filter(({ material }) => material?.transparent)
+  const from = through.length
+    ? `through ${through.map(({ side }) => `side ${side}`).join(' and ')}`
+    : 'along the rim, all the way round'
+  return `Light it ${from}, spot by spot, the lamp close`
+}
+
+/** How a face is prepared: beside a glue that may burn nothing of it is done with heat. */
+const prepWords = (prep: string, { hazards }: Family): string =>
+  mayBurn(hazards)
+    ? prep
+        .split('; ')
+        .filter((text) => !bringsHeat({ kind: 'prepare-a', text }))
+        .join('; ')
+    : prep
+
+/** The usual way of a glue on two faces, from the tables: what every joint with it asks for. */
+export function usualDemands(s: Situation): Demand[] {
+  const { family, faces } = s
+  const both = family.faces === 'both'
+  const demands: Demand[] = faces.map((face) => ({
+    at: face.side === 'A' ? 'prepare-a' : 'prepare-b',
+    text: prepWords(face.material?.prep ?? '', family) || `Clean, dry and scuff side ${face.side}`,
+  }))
+  if (family.traits.includes('gun'))
+    demands.push({
+      at: 'ready',
+      text: 'Switch the glue gun on, on its stand, a heat-proof sheet under it',
+      minS: GUN_WARMS_S,
+    })
+  if (family.mechanism === 'heat-activated' || family.traits.includes('melts-parts'))
+    demands.push({
+      at: 'ready',
+      text: 'Switch the hot tool on, on its stand, a heat-proof sheet under it',
+      minS: GUN_WARMS_S,
+    })
+  if (family.form === 'spray')
+    demands.push({ at: 'ready', text: 'Shake the can well and lay out paper against overspray' })
+  demands.push({ at: 'fit', text: 'Dry-fit, and mark across the joint where the parts meet' })
+  if (family.mechanism === 'two-part')
+    demands.push({
+      at: 'mix',
+      text: `Mix both parts, ${LEAST_MIX_G} g or more, on a scale or through a nozzle, until no streak is left`,
+    })
+  demands.push({
+    at: 'apply',
+    text: both
+      ? (applyToBoth[family.form] ?? 'Spread a thin even film on both faces')
+      : (applyWords[family.form] ?? 'Spread a thin even film'),
+  })
+  if (family.waitMinS > 0) demands.push({ at: 'wait', text: 'Leave open until it is dull and touch-dry' })
+  const closes = both && family.mechanism === 'evaporate-water' ? 'evaporate-solvent' : family.mechanism
+  demands.push({ at: 'close', text: closeWords[closes] })
+  if (family.traits.includes('dry-grab') || family.mechanism === 'pressure')
+    demands.push({ at: 'press', text: 'Press hard all over, rolling from the middle to the rim' })
+  demands.push(...helped(s), ...kept(s))
+  demands.push({ at: 'cure', text: 'Leave alone until it is cured through' })
+  return demands
+}
