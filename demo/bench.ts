@@ -1,23 +1,29 @@
-import { marginOf } from '../core/choice/margin'
-import { familyOf } from '../core/knowledge/families'
 import { materialClassOf } from '../core/knowledge/materials'
 import { curedFrom, stampsFor, tasksOf } from '../core/planning/gluing'
 import { couponsOf } from '../core/planning/coupons'
 import { newArm } from '../core/planning/newArm'
 import { seededRandom, type Random } from '../core/planning/random'
-import { draftOf } from '../core/planning/draft/procedure'
-import { interpret } from '../core/readings/interpret'
 import { STANDARD_GRAVITY } from '../core/quantities/units'
 import { emptyBench } from '../core/records/bench'
 import { openBrief, type Brief, type Joint } from '../core/records/joint'
 import type { Raw, Reading } from '../core/records/reading'
-import type { Coupon, Procedure, Round } from '../core/records/round'
+import type { Coupon, Decision, Procedure, Round, Step } from '../core/records/round'
 import { noTables, type Tables } from '../core/records/tables'
-import type { Setting } from '../core/screening/shortlist'
-import { analyse } from '../core/statistics/analyse'
-import { testKinds } from '../core/knowledge/testKinds'
 import { build, glues, houseRules, joints, offcuts, scrap, ownMaterials, type DemoJoint } from './scenario'
 import { simulatePull } from './simulator'
+import workedOut from './worked.json'
+
+/**
+ * What the app works out of the scenario: the steps that the advice drafts for its glues, and what the pulls of its
+ * decided joint say. Made by demo/working.ts (`npm run demo-worked`) with the app's functions, and kept, so that the
+ * first page need not load rules and statistics; a test compares.
+ */
+export interface Worked {
+  steps: Readonly<Record<string, Step[]>>
+  decisions: Readonly<Record<string, Pick<Decision, 'procedure' | 'known'>>>
+}
+const worked = workedOut as unknown as Worked
+export const procedureId = ({ code }: DemoJoint, glue: string): string => `${code.toLowerCase()}-${glue}`
 
 const HOUR = 3_600_000
 const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10)
@@ -28,6 +34,27 @@ const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10)
  */
 export function buildDemoBench(now: number, seed = 20261212): Tables {
   const random = seededRandom(seed)
+  const tables = demoShelf(now)
+  joints.forEach((scene, i) => addJoint(tables, scene, now, seededRandom(seed + 1 + i), now - (12 - i) * 24 * HOUR))
+  tables.cureCheck.push(...cureChecks(tables, random, now))
+  const { joint, rule, adhesive, family, laidHoursAgo, lookedAfterMin } = scrap
+  const { a, b } = tables.joint.find(({ id }) => id === joint)!.brief
+  const startedAt = now - laidHoursAgo * HOUR
+  tables.scrap.push({
+    id: 'drop',
+    joint,
+    rule,
+    adhesive,
+    family,
+    sides: [a, b].map(({ material, state }) => ({ material, state })),
+    startedAt,
+    looks: [{ at: startedAt + lookedAfterMin * 60_000, saw: 'nothing' }],
+  })
+  return tables
+}
+
+/** The bench before anything is asked: its room, hands, shelf and build. */
+export function demoShelf(now: number): Tables {
   const tables: Tables = {
     ...noTables(),
     bench: [
@@ -75,25 +102,10 @@ export function buildDemoBench(now: number, seed = 20261212): Tables {
       since: now - 15 * 24 * HOUR,
       lookAgainOn: dayOf(now + lookAgainInDays * 24 * HOUR),
     })
-  joints.forEach((scene, i) => addJoint(tables, scene, now, seededRandom(seed + 1 + i), now - (12 - i) * 24 * HOUR))
-  tables.cureCheck.push(...cureChecks(tables, random, now))
-  const { joint, rule, adhesive, family, laidHoursAgo, lookedAfterMin } = scrap
-  const { a, b } = tables.joint.find(({ id }) => id === joint)!.brief
-  const startedAt = now - laidHoursAgo * HOUR
-  tables.scrap.push({
-    id: 'drop',
-    joint,
-    rule,
-    adhesive,
-    family,
-    sides: [a, b].map(({ material, state }) => ({ material, state })),
-    startedAt,
-    looks: [{ at: startedAt + lookedAfterMin * 60_000, saw: 'nothing' }],
-  })
   return tables
 }
 
-function briefOf(scene: DemoJoint, inServiceBy: string | null): Brief {
+export function briefOf(scene: DemoJoint, inServiceBy: string | null): Brief {
   const { aThicknessMm = null, bThicknessMm = null, aState = null, bState = null, ...rest } = scene.brief
   return {
     ...openBrief(),
@@ -104,7 +116,7 @@ function briefOf(scene: DemoJoint, inServiceBy: string | null): Brief {
   }
 }
 
-const classOf = (tables: Tables, material: string): string =>
+export const classOf = (tables: Tables, material: string): string =>
   tables.material.find(({ id }) => id === material)?.classId ?? material
 
 function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random, createdAt: number): void {
@@ -119,25 +131,11 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
   }
   tables.joint.push(joint)
   const [a, b] = [materialClassOf(classOf(tables, scene.a)), materialClassOf(classOf(tables, scene.b))]
-  const setting: Setting = {
-    brief: joint.brief,
-    a,
-    b,
-    room: tables.bench[0]!.room,
-    currency: tables.bench[0]!.currency,
-    now,
-    adhesives: tables.adhesive,
-    stock: tables.stock,
-    houseRules: tables.houseRule,
-    evidence: [],
-    scraps: [],
-    classOf: (material) => classOf(tables, material),
-  }
   const procedures = scene.glues.map((key, i): Procedure => {
     const product = tables.adhesive.find((adhesive) => adhesive.id === key)!
-    const steps = draftOf({ family: product.family, adhesive: key, helpers: [] }, setting)
+    const steps = worked.steps[procedureId(scene, key)] ?? []
     return {
-      id: `${id}-${key}`,
+      id: procedureId(scene, key),
       joint: id,
       letter: 'ABCDEFGH'[i]!,
       name: product.name,
@@ -182,7 +180,7 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
   const readings = pullAll(scene, round, coupons, procedures, [a.id, b.id], now, random)
   tables.reading.push(...readings)
   if (scene.state === 'decided')
-    tables.decision.push(decide(joint, round, procedures, coupons, readings, scene.reason ?? ''))
+    tables.decision.push(...[decide(joint, round, readings, scene.reason ?? '')].filter((one) => one !== null))
 }
 
 /** Works through the tasks as the app shows them, a step after the other, until all are glued or now is reached. */
@@ -271,38 +269,22 @@ function rawOf(forceN: number, random: Random): Raw {
 function decide(
   joint: Joint,
   round: Round,
-  procedures: readonly Procedure[],
-  coupons: readonly Coupon[],
   readings: readonly Reading[],
   reason: string,
-): Tables['decision'][number] {
-  const arm = round.arms[0]!
-  const model = readings.flatMap((reading) => {
-    const { datum } = interpret(reading, arm.test)
-    return datum.kind === 'leftOut'
-      ? []
-      : [{ procedure: coupons.find(({ id }) => id === reading.coupon)!.procedure, ...datum }]
-  })
-  const { procedures: summaries } = analyse({ required: arm.passLimit, readings: model })
-  const best = [...summaries].sort((x, y) => y.weakJoint.low95 - x.weakJoint.low95)[0]!
-  const procedure = procedures.find(({ id }) => id === best.procedure)!
-  const margin = marginOf(joint.brief, arm.test, best.weakJoint.low95, arm.size, familyOf(procedure.family))
-  return {
-    id: `${joint.id}-decision`,
-    joint: joint.id,
-    round: round.id,
-    arm: arm.id,
-    procedure: procedure.id,
-    reason,
-    at: Math.max(...readings.map(({ at }) => at)) + HOUR,
-    known: {
-      pulls: best.n,
-      typical: best.open ? null : best.typical.median,
-      weakLow: best.weakJoint.low95,
-      unit: testKinds[arm.test].unit,
-      margin: margin?.times ?? null,
-    },
-  }
+): Tables['decision'][number] | null {
+  const choice = worked.decisions[joint.id]
+  return choice
+    ? {
+        id: `${joint.id}-decision`,
+        joint: joint.id,
+        round: round.id,
+        arm: round.arms[0]!.id,
+        procedure: choice.procedure,
+        reason,
+        at: Math.max(...readings.map(({ at }) => at)) + HOUR,
+        known: choice.known,
+      }
+    : null
 }
 
 /** A few looks at what is curing now. */

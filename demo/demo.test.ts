@@ -6,8 +6,16 @@ import { seededRandom } from '../core/planning/random'
 import { typicalPairStrength } from '../core/knowledge/strengths'
 import { buildDemoBench } from './bench'
 import { simulatePull } from './simulator'
+import worked from './worked.json'
+import { workOut } from './working'
 
 const NOW = Date.UTC(2026, 10, 24, 18, 30)
+
+describe('what is kept of the demo bench', () => {
+  it('is what the app works out today; after a change of rules, steps or statistics: npm run demo-worked', () => {
+    expect(worked).toEqual(JSON.parse(JSON.stringify(workOut())))
+  })
+})
 
 describe('the demo bench', () => {
   const tables = buildDemoBench(NOW)

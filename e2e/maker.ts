@@ -116,7 +116,7 @@ export async function glueAll(page: Page): Promise<void> {
     page.evaluate(
       () => `${document.querySelector('.task .tape')?.textContent} ${document.querySelector('.task h2')?.textContent}`,
     )
-  for (let i = 0; i < 200 && !(await done.isVisible()); i++) {
+  for (let i = 0; i < 500 && !(await done.isVisible()); i++) {
     if (await page.getByText(/until it may be/).isVisible()) {
       await page.clock.fastForward(5 * 60_000)
       continue

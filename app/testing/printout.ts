@@ -5,7 +5,8 @@ import { couponSize } from '../../core/coupons/size'
 import { demands } from '../../core/loads/demand'
 import { armWords } from '../../core/planning/arms'
 import { differences } from '../../core/planning/difference'
-import { expectedLoad, fairness, sizedTest } from '../../core/planning/fairness'
+import { expectedLoad } from '../../core/planning/couponFaults'
+import { fairness } from '../../core/planning/fairness'
 import { needsOf, type NeedOf } from '../../core/planning/needs'
 import { stepTime } from '../../core/planning/stepTime'
 import { toolsFor } from '../../core/planning/tools'
@@ -15,7 +16,9 @@ import { helpersThatHelp, inOrder, judged, type Setting } from '../../core/scree
 import { harmOfUndoing, waysToUndo } from '../../core/screening/undoing'
 import { whateverTheGlue } from '../../core/screening/whatever'
 import { situationOf } from '../../core/situation/situation'
-import { families } from '../../core/knowledge/families'
+import { families, type Family } from '../../core/knowledge/families'
+import { screen } from '../../core/screening/screen'
+import { couponTests } from '../../core/coupons/bond'
 import type { Round } from '../../core/records/round'
 import { progressOf } from '../../core/planning/progress'
 import type { JointView } from '../bench/jointView'
@@ -69,6 +72,10 @@ function shortlistLines({ brief, a, b }: RandomPlan): Line[] {
 }
 
 function planLines({ brief, a, b, procedures, families: glues, arms }: RandomPlan): Line[] {
+  const adviceOf = (family: Family) => {
+    const situation = situationOf(brief, a, b, family, { room: { tempC: 12, rh: 70 } })
+    return { situation, screening: screen(situation) }
+  }
   const draft = { arms, procedures: [...procedures], blocks: 2, order: 'as-written' as const, control: null }
   const setting = {
     brief,
@@ -78,30 +85,32 @@ function planLines({ brief, a, b, procedures, families: glues, arms }: RandomPla
     familyOf: ({ letter }: { letter: string }) => glues[letter === 'A' ? 0 : 1],
     packDaysLeft: () => 2,
     now: 0,
+    advice: ({ letter }: { letter: string }) => adviceOf(glues[letter === 'A' ? 0 : 1]),
   }
   const list = procedures.map((procedure, i): NeedOf => ({ procedure, family: glues[i]!, product: null, left: null }))
-  const test = sizedTest(arms[0]!.test)
   return [
-    ...fairness(draft, setting).flatMap((fault) => said(`fault ${fault.id}`, fault.text, fault.mend?.words)),
+    ...fairness(draft, setting).flatMap((fault) =>
+      said(`fault ${fault.id}`, fault.text, fault.mend?.words, ...(fault.more ?? []).map(({ words }) => words)),
+    ),
     ...arms.flatMap((arm) => said('arm', armWords(arm))),
     ...differences(...procedures).flatMap((text) => said('difference', text)),
     ...toolsFor(arms, list).flatMap((text) => said('tool', text)),
     ...needsOf(list, arms, 4).glues.flatMap(({ name, grams }) => said('need', `${name}: ${figure(grams)} g`)),
-    ...(test
-      ? glues.flatMap((family) =>
-          couponSize({
-            test,
-            a: a.id,
-            aThicknessMm: brief.a.thicknessMm,
-            b: b.id,
-            bThicknessMm: brief.b.thicknessMm,
-            adhesive: family.id,
-            gauge,
-          }).advice.flatMap((text) => said('coupon', text)),
-        )
-      : []),
+    ...couponTests.flatMap((test) =>
+      glues.flatMap((family) =>
+        couponSize({
+          test,
+          a: a.id,
+          aThicknessMm: brief.a.thicknessMm,
+          b: b.id,
+          bThicknessMm: brief.b.thicknessMm,
+          adhesive: family.id,
+          gauge,
+        }).advice.flatMap((text) => said('coupon', text)),
+      ),
+    ),
     ...glues.flatMap((family) => {
-      const load = expectedLoad(arms[0]!, a.id, b.id, family.id)
+      const load = expectedLoad(arms[0]!, setting, family.id)
       return said('expected', load && `${figure(load[0])} to ${figure(load[1])} N`)
     }),
   ]

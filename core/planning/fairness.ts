@@ -1,43 +1,13 @@
-import { figureOf } from '../quantities/figure'
-import { couponSize } from '../coupons/size'
-import { type CouponTest, expectedBond } from '../coupons/bond'
-import type { Family } from '../knowledge/families'
-import type { Brief } from '../records/joint'
-import type { Arm, Procedure, Round, Step, StepKind } from '../records/round'
 import { formulaOf, testKinds, type TestId } from '../knowledge/testKinds'
+import type { Arm, Procedure, Step, StepKind } from '../records/round'
 import { armWords } from './arms'
-import { limitFromBrief } from './newArm'
+import { bestTrusted } from './control'
+import { asDeepAsTheJoint, readable } from './couponFaults'
+import { cureOfTheRoom, demandLeftOut } from './cureFaults'
+import { letters, withArm, withProcedure, type Check, type Fault, type FairnessSetting, type PlanDraft } from './fault'
+import { limitFor } from './limitFor'
 
-/** What is planned, before there are coupons. */
-export interface PlanDraft {
-  arms: Arm[]
-  procedures: Procedure[]
-  blocks: number
-  order: Round['order']
-  control: string | null
-}
-
-export interface FairnessSetting {
-  brief: Brief
-  /** material classes; null while open */
-  a: string | null
-  b: string | null
-  gauge: { limitN: number; resolutionN: number }
-  familyOf: (procedure: Procedure) => Family
-  /** days until the pack in use is past its date or too long open; null where nothing is known */
-  packDaysLeft: (procedure: Procedure) => number | null
-  now: number
-}
-
-export interface Fault {
-  id: string
-  /** the arm, or the letters, that it is about */
-  about: string
-  /** what is unfair, and what it would do to the answer */
-  text: string
-  /** one press mends it; null where only the maker can */
-  mend: { words: string; apply: (draft: PlanDraft) => PlanDraft } | null
-}
+export type { Fault, FairnessSetting, Mend, PlanDraft } from './fault'
 
 export const ENOUGH_BLOCKS = 3
 const NEAR_DATE_DAYS = 30
@@ -48,12 +18,9 @@ const NEAR_DATE_DAYS = 30
 export const fairness = (draft: PlanDraft, setting: FairnessSetting): Fault[] =>
   checks.flatMap((check) => check(draft, setting))
 
-type Check = (draft: PlanDraft, setting: FairnessSetting) => Fault[]
-const letters = (list: readonly Procedure[]) => list.map(({ letter }) => letter).join(' and ')
-
-const noControl: Check = ({ procedures, control }, { familyOf }) => {
+const noControl: Check = ({ procedures, control }, { familyOf, advice }) => {
   if (procedures.length < 2 || procedures.some(({ id }) => id === control)) return []
-  const trusted = procedures.find(({ adhesive, anyway }) => adhesive !== null && !anyway) ?? procedures[0]!
+  const trusted = bestTrusted(procedures, advice)
   return [
     {
       id: 'no-control',
@@ -61,7 +28,7 @@ const noControl: Check = ({ procedures, control }, { familyOf }) => {
       text:
         'No control: without a glue you already trust among them, a bad batch of pieces or a wrong pull looks ' +
         'like bad glue.',
-      mend: {
+      mend: trusted && {
         words: `Take ${trusted.letter}, ${trusted.name || familyOf(trusted).name}, as the control`,
         apply: (draft) => ({ ...draft, control: trusted.id }),
       },
@@ -101,7 +68,7 @@ const noPassLimit: Check = ({ arms }, { brief, now }) =>
   arms
     .filter(({ passLimit, test }) => passLimit === null && formulaOf(test) !== null)
     .map((arm) => {
-      const set = limitFromBrief(brief, arm.test)
+      const set = limitFor(brief, arm.test, arm.size)?.limit ?? null
       return {
         id: 'no-pass-limit',
         about: arm.id,
@@ -110,7 +77,7 @@ const noPassLimit: Check = ({ arms }, { brief, now }) =>
           set === null
             ? null
             : {
-                words: `Set it from the brief, ${set} ${testKinds[arm.test].unit}`,
+                words: `Set it, ${set} ${testKinds[arm.test].unit}`,
                 apply: (draft: PlanDraft) => withArm(draft, arm.id, { passLimit: set, passSetAt: now }),
               },
       }
@@ -221,48 +188,6 @@ const packNearDate: Check = ({ procedures }, { packDaysLeft }) =>
     ]
   })
 
-const readable: Check = ({ arms, procedures }, { a, b, brief, gauge, familyOf }) =>
-  arms.flatMap((arm): Fault[] => {
-    const test = sizedTest(arm.test)
-    if (!test || a === null || b === null) return []
-    const found = procedures.map((procedure) => ({ procedure, load: expectedLoad(arm, a, b, familyOf(procedure).id) }))
-    const high = found.filter(({ load }) => load && load[1] > gauge.limitN)
-    const low = found.filter(({ load }) => load && load[0] < 5 * gauge.resolutionN)
-    const mend = mendSize(
-      arm,
-      test,
-      procedures.map((one) => familyOf(one).id),
-      a,
-      b,
-      brief,
-      gauge,
-    )
-    const fault = (id: string, list: typeof found, text: string): Fault[] =>
-      list.length
-        ? [
-            {
-              id,
-              about: arm.id,
-              text: `${armWords(arm)}, ${letters(list.map(({ procedure }) => procedure))}: ${text}`,
-              mend,
-            },
-          ]
-        : []
-    return [
-      ...fault(
-        'reads-not-so-high',
-        high,
-        `up to ${Math.round(Math.max(0, ...high.map(({ load }) => load![1])))} N are expected and the gauge ` +
-          `ends at ${Math.round(gauge.limitN)} N: the best ones would all read “at least”.`,
-      ),
-      ...fault(
-        'reads-not-so-low',
-        low,
-        `weak pieces would let go below ${figureOf(5 * gauge.resolutionN)} N, which the gauge cannot ` + 'tell apart.',
-      ),
-    ]
-  })
-
 const checks: Check[] = [
   noControl,
   fewerThanThree,
@@ -274,6 +199,9 @@ const checks: Check[] = [
   unequalAge,
   packNearDate,
   readable,
+  asDeepAsTheJoint,
+  cureOfTheRoom,
+  demandLeftOut,
 ]
 export const faultIds = [
   'no-control',
@@ -287,20 +215,15 @@ export const faultIds = [
   'pack-near-date',
   'reads-not-so-high',
   'reads-not-so-low',
+  'not-as-deep',
+  'another-cure',
+  'demand-left-out',
 ] as const
 
 const sorted = (size: object) =>
   Object.entries(size)
     .filter(([, value]) => value != null)
     .sort()
-const withArm = (draft: PlanDraft, armId: string, patch: Partial<Arm>): PlanDraft => ({
-  ...draft,
-  arms: draft.arms.map((arm) => (arm.id === armId ? { ...arm, ...patch } : arm)),
-})
-const withProcedure = (draft: PlanDraft, id: string, patch: Partial<Procedure>): PlanDraft => ({
-  ...draft,
-  procedures: draft.procedures.map((one) => (one.id === id ? { ...one, ...patch } : one)),
-})
 /** Takes the times of some steps over from another procedure; where it has none of a kind, none is left. */
 function withStepsOf(one: Procedure, other: Procedure, kinds: readonly StepKind[]): Step[] {
   const kept = one.steps.filter((step) => !kinds.includes(step.kind) || stepOf(other, step.kind))
@@ -316,78 +239,4 @@ function withStepsOf(one: Procedure, other: Procedure, kinds: readonly StepKind[
     ...missing.map((kind) => ({ ...stepOf(other, kind)!, id: `${kind}-${one.letter}` })),
     ...taken.slice(at),
   ]
-}
-
-export const sizedTest = (test: TestId): CouponTest | null => {
-  const force = formulaOf(test)?.id
-  return force === 'lap-shear' || force === 'peel' || force === 'tension' ? force : null
-}
-
-/**
- * Load expected on a coupon of this arm, from a weak to a strong piece, N; null where the tables or the size say
- * nothing.
- */
-export function expectedLoad(
-  arm: Pick<Arm, 'test' | 'size'>,
-  a: string,
-  b: string,
-  family: string,
-): [number, number] | null {
-  const test = sizedTest(arm.test)
-  if (!test || family === 'unknown') return null
-  const [low, high] = expectedBond(a, b, family, test)
-  const { widthMm, overlapMm, areaMm2 } = arm.size
-  const here =
-    test === 'peel' ? (widthMm ?? 25) : test === 'tension' ? (areaMm2 ?? 400) : (widthMm ?? 25) * (overlapMm ?? 12)
-  return [low * here, high * here]
-}
-
-/**
- * A size at which every glue of the round can be read and none of the parts is expected to tear; null where there is
- * none.
- */
-function mendSize(
-  arm: Arm,
-  test: CouponTest,
-  families: readonly string[],
-  a: string,
-  b: string,
-  brief: Brief,
-  gauge: FairnessSetting['gauge'],
-): Fault['mend'] {
-  const answers = [...new Set(families)]
-    .filter((id) => id !== 'unknown')
-    .map((adhesive) =>
-      couponSize({
-        test,
-        a,
-        aThicknessMm: brief.a.thicknessMm,
-        b,
-        bThicknessMm: brief.b.thicknessMm,
-        adhesive,
-        gauge,
-        widthMm: arm.size.widthMm ?? 25,
-      }),
-    )
-  if (!answers.length || answers.some(({ possible }) => !possible)) return null
-  const widthMm = Math.min(...answers.map((one) => one.widthMm!))
-  const overlapMm = test === 'peel' ? null : Math.min(...answers.map((one) => one.overlapMm!))
-  const size =
-    test === 'peel'
-      ? { ...arm.size, widthMm }
-      : test === 'tension'
-        ? { ...arm.size, areaMm2: overlapMm! ** 2 }
-        : { ...arm.size, widthMm, overlapMm }
-  const ok = families.every((id) => {
-    const load = expectedLoad({ test: arm.test, size }, a, b, id)
-    return !load || (load[1] <= gauge.limitN && load[0] >= 5 * gauge.resolutionN)
-  })
-  if (!ok || JSON.stringify(sorted(size)) === JSON.stringify(sorted(arm.size))) return null
-  const words =
-    test === 'tension'
-      ? `Make the spot ${size.areaMm2} mm²`
-      : test === 'peel'
-        ? `Make the strips ${widthMm} mm wide`
-        : `Make it ${widthMm} × ${overlapMm} mm`
-  return { words, apply: (draft) => withArm(draft, arm.id, { size }) }
 }

@@ -1,4 +1,4 @@
-import type { Coupon, Procedure, Step } from '../records/round'
+import type { Arm, Coupon, Procedure, Step } from '../records/round'
 
 /** A step of a coupon that can be done next, and when. */
 export interface GlueTask {
@@ -66,11 +66,17 @@ export function closedAt(coupon: Coupon, procedure: Procedure): number | null {
   return close ? (coupon.stamps.find((stamp) => stamp.step === close.id)?.at ?? null) : null
 }
 
-/** Fully cured from, ms: closing plus the cure that the procedure asks for; null before closing. */
-export function curedFrom(coupon: Coupon, procedure: Procedure): number | null {
+/** Seconds from closing to the pull: the age that the arm asks for, else the cure that the procedure asks for. */
+export const ageAtPullS = (procedure: Pick<Procedure, 'steps'>, arm?: Pick<Arm, 'ageS'> | null): number =>
+  arm?.ageS ?? procedure.steps.find((step) => step.kind === 'cure')?.minS ?? 0
+
+/**
+ * Ready to be pulled from, ms: closing plus the age that is asked for; null before closing.
+ * @param arm of the coupon, where it is pulled at an age of its own
+ */
+export function curedFrom(coupon: Coupon, procedure: Procedure, arm?: Pick<Arm, 'ageS'> | null): number | null {
   const closed = closedAt(coupon, procedure)
-  const cure = procedure.steps.find((step) => step.kind === 'cure')
-  return closed === null ? null : closed + (cure?.minS ?? 0) * 1000
+  return closed === null ? null : closed + ageAtPullS(procedure, arm) * 1000
 }
 
 /**

@@ -27,7 +27,7 @@ export function waitingArms(
     if (!arm.exposure || arm.exposure.hours < LONG_H) return []
     const left = coupons.filter((coupon) => coupon.arm === arm.id && !pulled.has(coupon.id))
     const cured = left.map((coupon) =>
-      byId.has(coupon.procedure) ? curedFrom(coupon, byId.get(coupon.procedure)!) : null,
+      byId.has(coupon.procedure) ? curedFrom(coupon, byId.get(coupon.procedure)!, arm) : null,
     )
     if (!left.length || cured.some((at) => at === null)) return []
     return [{ arm, dueAt: Math.max(...cured.map((at) => at!)) + arm.exposure.hours * 3_600_000 }]

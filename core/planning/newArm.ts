@@ -1,9 +1,9 @@
 import { exposureRows, type ExposureKind } from '../knowledge/exposures'
 import type { MaterialClass } from '../knowledge/materials'
 import { testKinds, type CouponSize, type Sides, type TestId } from '../knowledge/testKinds'
-import { requiredStrength } from '../loads/requirement'
 import type { Brief } from '../records/joint'
 import type { Arm, Exposure } from '../records/round'
+import { limitFor } from './limitFor'
 
 /** Whether each side bends, which decides how it can be peeled. */
 export const sidesOf = (a: MaterialClass | null, b: MaterialClass | null): Sides => ({
@@ -23,25 +23,17 @@ export function usualSize(brief: Brief, test: TestId): CouponSize {
 export const PROOF_FACTOR = 2
 
 /**
- * The pass limit that follows from the brief, to three significant figures: more would claim what no bench can read.
- * null where none follows.
- */
-export function limitFromBrief(brief: Brief, test: TestId): number | null {
-  const limit = requiredStrength(brief, test)
-  return limit === null ? null : Number(limit.toPrecision(3))
-}
-
-/**
- * An arm with its usual size and, where the brief gives one, its pass limit.
+ * An arm with its usual size and its pass limit.
  * @param now ms, when the limit was set
  */
 export function newArm(brief: Brief, id: string, test: TestId, now: number, exposure: Exposure | null = null): Arm {
-  const passLimit = test === 'proof' ? PROOF_FACTOR : limitFromBrief(brief, test)
+  const size = usualSize(brief, test)
+  const passLimit = test === 'proof' ? PROOF_FACTOR : (limitFor(brief, test, size)?.limit ?? null)
   return {
     id,
     test,
     exposure,
-    size: usualSize(brief, test),
+    size,
     passLimit,
     passSetAt: passLimit === null ? null : now,
     lateChanges: [],

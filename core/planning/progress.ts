@@ -1,4 +1,5 @@
 import type { Brief } from '../records/joint'
+import { armOf } from './armOf'
 import { closedAt, curedFrom } from './gluing'
 import type { Reading } from '../records/reading'
 import type { Coupon, Decision, Procedure, Round } from '../records/round'
@@ -59,7 +60,9 @@ export function progressOf(
   const closed = coupons.filter(
     (coupon) => byId.has(coupon.procedure) && closedAt(coupon, byId.get(coupon.procedure)!) !== null,
   )
-  const curedAt = closed.map((coupon) => curedFrom(coupon, byId.get(coupon.procedure)!)!).sort((x, y) => x - y)
+  const curedAt = closed
+    .map((coupon) => curedFrom(coupon, byId.get(coupon.procedure)!, round && armOf(round, coupon))!)
+    .sort((x, y) => x - y)
   const pulled = coupons.filter((coupon) => pulledIds.has(coupon.id)).length
   const at: Station =
     decision || (coupons.length > 0 && pulled === coupons.length)

@@ -9,6 +9,7 @@ import { differences, differenceWords, varied } from './difference'
 import { limitLocked, limitOf, withLimit } from './limits'
 import { otherParts, recipe } from './mix'
 import { needsOf, PULL_MIN, type NeedOf } from './needs'
+import { limitFor } from './limitFor'
 import { anotherArm, newArm, PROOF_FACTOR, sidesOf, usualExposure, usualSize } from './newArm'
 import { handsOnMinutes, HOLD_BY_HAND_S } from './steps'
 import { usualSteps } from './draft/usual'
@@ -52,7 +53,7 @@ describe('an arm', () => {
     expect(usualSize(sided(null, 8), 'bend')).toEqual({ thicknessMm: 8 })
     expect(usualSize(sided(3, 8), 'lap-shear')).toEqual({ widthMm: 25, overlapMm: 12 })
   })
-  it('has a limit of three figures from the brief, twice the load for a proof, or none', () => {
+  it('has a limit from the brief, of light handling where no load is said, twice the load for a proof', () => {
     // 9.80665 N over 240 mm²: 0.040861 MPa.
     expect(newArm(brief, 'a1', 'lap-shear', 7)).toMatchObject({
       id: 'a1',
@@ -62,10 +63,13 @@ describe('an arm', () => {
       lateChanges: [],
     })
     expect(newArm(brief, 'a1', 'proof', 7)).toMatchObject({ passLimit: PROOF_FACTOR, passSetAt: 7 })
-    expect(newArm({ ...brief, weightKg: null }, 'a1', 'lap-shear', 7)).toMatchObject({
-      passLimit: null,
-      passSetAt: null,
-    })
+    // 100 g walked about, 2 N over 240 mm²; a trim on a spot, 0.4 N.
+    const unsaid = { ...brief, weightKg: null }
+    expect(newArm(unsaid, 'a1', 'lap-shear', 7)).toMatchObject({ passLimit: 0.00833, passSetAt: 7 })
+    expect(limitFor(unsaid, 'lap-shear', {})).toEqual({ limit: 0.00833, assumed: true })
+    expect(limitFor(brief, 'lap-shear', {})).toEqual({ limit: 0.0409, assumed: false })
+    expect(newArm({ ...unsaid, geometry: 'point' }, 'a1', 'lap-shear', 7).passLimit).toBe(0.00167)
+    expect(newArm(unsaid, 'a1', 'bend', 7)).toMatchObject({ passLimit: null, passSetAt: null })
     expect(newArm(brief, 'a1', 'lap-shear', 7, heat).exposure).toEqual(heat)
   })
   it('beside others gets an id of its own, and size and limit of the same test', () => {
@@ -259,7 +263,7 @@ describe('a difference', () => {
         steps((one) => (one.kind === 'apply' ? { ...one, text: 'Two THIN coats' } : one)),
         base,
       ),
-    ).toEqual(['apply: two thin coats'])
+    ).toEqual(['apply: two THIN coats'])
     expect(
       differences(
         steps((one) => (one.kind === 'wait' ? null : one)),

@@ -86,6 +86,15 @@ export type Exposure = z.infer<typeof exposureSchema>
 /** A pass limit changed after the first pull: allowed, and marked on the result. */
 const lateChange = z.object({ at: moment, from: z.nullable(positive), to: z.nullable(positive) })
 
+/** A lever's ratio is the arm of the load over the arm of the joint. */
+const armRead = z.discriminatedUnion('way', [
+  z.object({ way: z.literal('gauge') }),
+  z.object({ way: z.literal('lever'), ratio: z.number().check(z.gte(1.1), z.lte(20)) }),
+  z.object({ way: z.literal('mass') }),
+  z.object({ way: z.literal('water') }),
+])
+export type ArmRead = z.infer<typeof armRead>
+
 /**
  * One arm of a round: a test, dry or after an exposure. Pass limit in the unit of the test, fixed before the first
  * pull.
@@ -98,6 +107,12 @@ export const armSchema = z.object({
   passLimit: z.nullable(positive),
   passSetAt: z.nullable(moment),
   lateChanges: z.array(lateChange),
+  /** age at the pull, s after closing; null or left out: at full cure */
+  ageS: z.optional(z.nullable(seconds)),
+  /** how its load is read, where a gauge alone does not reach; left out: by the gauge */
+  read: z.optional(armRead),
+  /** three edges of the bonded face taped shut while it cures, so that it is as deep as the real joint */
+  taped: z.optional(z.boolean()),
 })
 export type Arm = z.infer<typeof armSchema>
 

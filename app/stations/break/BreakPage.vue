@@ -71,7 +71,7 @@ function fill() {
   )
   plannedSize.value = { ...emptyForm(test.value, size).size }
   opened.value = logged.value
-  form.value = logged.value ? formOf(logged.value, test.value) : emptyForm(test.value, size, lastWay)
+  form.value = logged.value ? formOf(logged.value, test.value) : emptyForm(test.value, size, lastWay, arm.value!.read)
   problem.value = ''
 }
 const problem = ref('')
@@ -91,7 +91,7 @@ async function log() {
   try {
     saving = before
       ? correctPull(bench, mine.label, before, test.value, typed, stampNow())
-      : logPull(bench, mine, of, test.value, typed, stampNow())
+      : logPull(bench, mine, of, arm.value!, typed, stampNow())
   } catch (error) {
     return void (problem.value = sayError(error))
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { exposureWords } from '../../../core/knowledge/exposures'
 import { testKinds } from '../../../core/knowledge/testKinds'
+import { armWords } from '../../../core/planning/arms'
 import { curedFrom } from '../../../core/planning/gluing'
 import type { Arm, Coupon, Procedure } from '../../../core/records/round'
 import { useMinute } from '../../bench/clock'
@@ -21,8 +21,8 @@ const props = defineProps<{
 }>()
 const now = useMinute()
 const kind = computed(() => testKinds[props.arm?.test ?? 'lap-shear'])
-const early = computed(() => (props.logged ? null : earlyBy(props.coupon, props.procedure, now.value)))
-const cured = computed(() => curedFrom(props.coupon, props.procedure))
+const early = computed(() => (props.logged ? null : earlyBy(props.coupon, props.procedure, props.arm, now.value)))
+const cured = computed(() => curedFrom(props.coupon, props.procedure, props.arm))
 </script>
 
 <template>
@@ -31,9 +31,9 @@ const cured = computed(() => curedFrom(props.coupon, props.procedure))
     <div>
       <h2>{{ procedure.name }}</h2>
       <p class="mute">
-        {{ kind.name }}<template v-if="arm?.exposure">, {{ exposureWords(arm.exposure) }}</template> ·
+        {{ arm ? armWords(arm) : kind.name }} ·
         {{ place }}
-        <template v-if="cured && cured <= now"> · cured since {{ momentName(cured, now) }}</template>
+        <template v-if="cured && cured <= now"> · ready since {{ momentName(cured, now) }}</template>
       </p>
     </div>
   </header>

@@ -12,6 +12,7 @@ import { formulaOf, gradingOf, type CouponSize, type SizeKey, type TestId } from
 import type { Grade } from '../../../core/readings/grades'
 import type { Bench } from '../../../core/records/bench'
 import type { OutcomeRecord, Raw, Reading } from '../../../core/records/reading'
+import type { ArmRead } from '../../../core/records/round'
 
 export type FormWay = Way | 'steps' | 'hands' | 'trace' | 'count' | 'grades'
 export type End = 'broke' | 'held' | 'handling' | 'wet' | 'fault'
@@ -38,7 +39,13 @@ export interface PullForm {
 
 export const noPlaces = (): Record<Place, number> => ({ tornA: 0, offA: 0, glue: 0, offB: 0, tornB: 0 })
 
-export function emptyForm(test: TestId, size: CouponSize, way?: FormWay): PullForm {
+/** Of a lever, where the plan asks for one: the joint sits this far from the pivot, mm. */
+export const JOINT_ARM_MM = 100
+
+/** @param planned how the plan says that its load is read */
+export function emptyForm(test: TestId, size: CouponSize, usual?: FormWay, planned?: ArmRead): PullForm {
+  const way = planned?.way ?? usual
+  const lever = planned?.way === 'lever' ? planned.ratio : null
   return reactive<PullForm>({
     way: gradingOf(test)
       ? 'grades'
@@ -49,8 +56,8 @@ export function emptyForm(test: TestId, size: CouponSize, way?: FormWay): PullFo
           : (way ?? 'gauge'),
     text: '',
     tare: '',
-    armLoad: '',
-    armJoint: '',
+    armLoad: lever ? `${digitsOf(lever * JOINT_ARM_MM)} mm` : '',
+    armJoint: lever ? `${JOINT_ARM_MM} mm` : '',
     held: '',
     broke: '',
     rung: null,

@@ -1,7 +1,7 @@
 import { insert, update } from '../../../core/records/entry'
-import { closedAt, curedFrom } from '../../../core/planning/gluing'
+import { ageAtPullS, closedAt, curedFrom } from '../../../core/planning/gluing'
 import type { Reading } from '../../../core/records/reading'
-import type { Coupon, Procedure } from '../../../core/records/round'
+import type { Arm, Coupon, Procedure } from '../../../core/records/round'
 import type { TestId } from '../../../core/knowledge/testKinds'
 import { newId } from '../../bench/ids'
 import { readingWords, readReading } from '../../bench/settled'
@@ -14,10 +14,15 @@ type Store = ReturnType<typeof useBench>
  * How long a coupon had, and how long it should have had; null when it was cured. Never closed counts as no cure at
  * all.
  */
-export function earlyBy(coupon: Coupon, procedure: Procedure, now: number): { curedS: number; fullS: number } | null {
+export function earlyBy(
+  coupon: Coupon,
+  procedure: Procedure,
+  arm: Pick<Arm, 'ageS'> | null,
+  now: number,
+): { curedS: number; fullS: number } | null {
   const closed = closedAt(coupon, procedure)
-  const cured = curedFrom(coupon, procedure)
-  const fullS = procedure.steps.filter((step) => step.kind === 'cure').reduce((sum, step) => sum + step.minS, 0)
+  const cured = curedFrom(coupon, procedure, arm)
+  const fullS = ageAtPullS(procedure, arm)
   if (closed === null || cured === null) return { curedS: 0, fullS }
   return cured <= now ? null : { curedS: Math.round((now - closed) / 1000), fullS }
 }
@@ -36,7 +41,7 @@ export function logPull(
   bench: Store,
   coupon: Coupon,
   procedure: Procedure,
-  test: TestId,
+  { test, ...arm }: Pick<Arm, 'test' | 'ageS'>,
   form: PullForm,
   now: number,
 ): Promise<boolean> {
@@ -46,7 +51,7 @@ export function logPull(
     coupon: coupon.id,
     at: now,
     ...parts,
-    early: earlyBy(coupon, procedure, now),
+    early: earlyBy(coupon, procedure, arm, now),
     setAside: null,
     corrected: [],
   }

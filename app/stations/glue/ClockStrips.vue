@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { armOf } from '../../../core/planning/arms'
 import { closedAt, curedFrom } from '../../../core/planning/gluing'
 import type { JointView } from '../../bench/jointView'
 import { evenly } from '../../look/drawInPart'
@@ -22,7 +23,7 @@ const rows = computed(() =>
       coupon,
       begun: Math.min(...coupon.stamps.map(({ at }) => at)),
       closed: closedAt(coupon, procedure),
-      cured: curedFrom(coupon, procedure),
+      cured: curedFrom(coupon, procedure, props.view.round && armOf(props.view.round, coupon)),
     })),
   })),
 )

@@ -1,3 +1,4 @@
+import { armOf } from '../../../core/planning/arms'
 import { stepWords } from '../../../core/planning/stepWords'
 import { closedAt, curedFrom, stampsFor, type GlueTask } from '../../../core/planning/gluing'
 import { insert, update, type Change } from '../../../core/records/entry'
@@ -96,13 +97,19 @@ export interface Curing {
 }
 
 /** What is closed and cures, or has cured, the latest closed first. */
-export function curingOf({ procedures, coupons }: Pick<JointView, 'procedures' | 'coupons'>): Curing[] {
+export function curingOf({
+  procedures,
+  coupons,
+  round,
+}: Pick<JointView, 'procedures' | 'coupons' | 'round'>): Curing[] {
   const byId = new Map(procedures.map((procedure) => [procedure.id, procedure]))
   return coupons
     .flatMap((coupon): Curing[] => {
       const procedure = byId.get(coupon.procedure)
       const closed = procedure ? closedAt(coupon, procedure) : null
-      return closed === null ? [] : [{ coupon, closed, cured: curedFrom(coupon, procedure!)! }]
+      return closed === null
+        ? []
+        : [{ coupon, closed, cured: curedFrom(coupon, procedure!, round && armOf(round, coupon))! }]
     })
     .sort((x, y) => y.closed - x.closed)
 }

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { couponSize } from '../../../core/coupons/size'
+import { couponDepthMm } from '../../../core/coupons/depth'
+import { tornBy } from '../../../core/coupons/draft'
+import { expectedN, partCarriesN } from '../../../core/coupons/expected'
+import { readWords } from '../../../core/coupons/reading'
 import { CodedError } from '../../../core/errors'
 import { digitsOf } from '../../../core/quantities/figure'
 import { sayError } from '../../../core/messages'
 import { armWords } from '../../../core/planning/arms'
-import { expectedLoad, sizedTest } from '../../../core/planning/fairness'
+import { couponSides } from '../../../core/planning/sides'
 import { parseQuantity } from '../../../core/quantities/parse'
 import { gradingOf, testKinds, type SizeKey, sizeNames } from '../../../core/knowledge/testKinds'
 import type { Arm, Round } from '../../../core/records/round'
@@ -13,14 +16,16 @@ import { familyTimes, hatchOf, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
 import CouponDrawing from '../../look/CouponDrawing.vue'
+import LeverDrawing from '../../look/LeverDrawing.vue'
 import { capital, figure } from '../../look/figures'
 import TypedInput from '../../look/TypedInput.vue'
 import type { Explanation } from '../../look/why'
+import { JOINT_ARM_MM } from '../break/pullForm'
 import ArmLimit from './ArmLimit.vue'
 
 /** One test of the round: its coupon to scale, the load expected of it, and what counts as a pass. */
 const props = defineProps<{ view: JointView; round: Round; arm: Arm; planned: boolean }>()
-const emit = defineEmits<{ resize: [size: Arm['size'], what: string, before: Arm['size']]; drop: [] }>()
+const emit = defineEmits<{ resize: [size: Arm['size'], what: string, before: Arm['size']]; drop: []; read: [] }>()
 const bench = useBench()
 const kind = computed(() => testKinds[props.arm.test])
 const keys = computed(() => Object.keys(kind.value.sizes) as SizeKey[])
@@ -48,43 +53,40 @@ function setSize(key: SizeKey, text: string, before: unknown) {
     problem.value = sayError(error)
   }
 }
+const sides = computed(() =>
+  couponSides(props.view.joint.brief, props.view.a?.cls.id ?? null, props.view.b?.cls.id ?? null),
+)
 /** The load expected on this coupon, glue by glue, from the tables. */
 const expected = computed(() => {
-  const [a, b] = [props.view.a?.cls.id, props.view.b?.cls.id]
-  if (!a || !b) return null
+  const pair = sides.value
+  if (!pair) return null
   const loads = props.view.procedures.flatMap((one) => {
-    const load = expectedLoad(props.arm, a, b, familyTimes(bench, one).id)
+    const load = expectedN(props.arm.test, { ...kind.value.sizes, ...props.arm.size }, pair, familyTimes(bench, one).id)
     return load ? [{ letter: one.letter, load }] : []
   })
   return loads.length
     ? { loads, low: Math.min(...loads.map(({ load }) => load[0])), high: Math.max(...loads.map(({ load }) => load[1])) }
     : null
 })
-/** Why a part would give way before its glue, for the glues of which that is expected. */
+/** The part that gives way before its glue, for the glues of which that is expected. */
 const tears = computed(() => {
-  const test = sizedTest(props.arm.test)
-  const { a, b, procedures, joint } = props.view
-  if (!test || !a || !b) return []
-  return procedures.flatMap((one) => {
-    const family = familyTimes(bench, one).id
-    if (family === 'unknown') return []
-    const answer = couponSize({
-      test,
-      a: a.cls.id,
-      aThicknessMm: joint.brief.a.thicknessMm,
-      b: b.cls.id,
-      bThicknessMm: joint.brief.b.thicknessMm,
-      adhesive: family,
-      gauge: bench.bench!.gauge,
-      widthMm: props.arm.size.widthMm ?? 25,
-    })
-    return answer.weakest === 'bond' ? [] : [{ letter: one.letter, advice: answer.advice }]
+  const pair = sides.value
+  if (!pair) return []
+  const size = { ...kind.value.sizes, ...props.arm.size }
+  return props.view.procedures.flatMap((one) => {
+    const side = tornBy(props.arm.test, size, pair, familyTimes(bench, one).id)
+    if (!side) return []
+    const load = figure(partCarriesN(props.arm.test, size, side))
+    const text =
+      `Side ${side.name.toUpperCase()}, ${side.material.name} ${figure(side.thicknessMm)} mm thick, may tear first: ` +
+      `it carries about ${load} N here.`
+    return [{ letter: one.letter, text }]
   })
 })
 /** The same words for several glues are said once. */
 const tearing = computed(() => {
   const by = new Map<string, string[]>()
-  for (const { letter, advice } of tears.value) by.set(advice[0]!, [...(by.get(advice[0]!) ?? []), letter])
+  for (const { letter, text } of tears.value) by.set(text, [...(by.get(text) ?? []), letter])
   return [...by].map(([text, letters]) => ({ text, letters: letters.join(', ').replace(/, ([^,]*)$/, ' and $1') }))
 })
 function whyExpected(): Explanation {
@@ -95,7 +97,7 @@ function whyExpected(): Explanation {
     formula: expected.value!.loads.map(({ letter, load }) => `${letter}: ${figure(load[0])} to ${figure(load[1])} N`),
     change: [
       `${gauge.name} reads up to ${figure(gauge.limitN)} N in steps of ${figure(gauge.resolutionN)} N (Shelf).`,
-      ...tears.value.flatMap(({ letter, advice }) => advice.map((line) => `${letter}: ${line}`)),
+      ...tears.value.map(({ letter, text }) => `${letter}: ${text}`),
     ],
     source: ['Knowledge tables, typical values; a pull of your own outranks them.'],
   }
@@ -107,6 +109,7 @@ function whyExpected(): Explanation {
     <div class="picture">
       <CouponDrawing :test="arm.test" :size="arm.size" :a="hatchOf(view.a)" :b="hatchOf(view.b)" />
       <p class="mute small">mm, seen from above</p>
+      <LeverDrawing v-if="arm.read?.way === 'lever'" :ratio="arm.read.ratio" :joint-arm-mm="JOINT_ARM_MM" />
     </div>
     <div class="what">
       <h3>{{ armWords(arm) }}</h3>
@@ -126,10 +129,17 @@ function whyExpected(): Explanation {
         <AskWhy :why="whyExpected"
           >{{ expected.low === expected.high ? 'about' : `${figure(expected.low)} to` }} {{ figure(expected.high) }} N
           expected</AskWhy
+        >, read {{ readWords(arm.read ?? { way: 'gauge' }) }}
+        <v-btn v-if="arm.read && arm.read.way !== 'gauge' && !planned" class="quiet" @click="emit('read')"
+          >Read it by the gauge<span class="visually-hidden">: {{ armWords(arm) }}</span></v-btn
         >
       </p>
+      <p v-if="arm.taped" class="small">
+        Three edges taped shut while it cures: {{ figure(couponDepthMm(arm.test, arm.size, true)) }} mm to the air, as
+        in the joint.
+      </p>
       <p v-for="one in tearing" :key="one.text" class="small careful">
-        <b>{{ one.letters }}.</b> {{ one.text }} Its pulls will say “at least”.
+        <b>{{ one.letters }}.</b> {{ one.text }} Such pulls say “at least”.
       </p>
       <details class="small">
         <summary>How it is done</summary>

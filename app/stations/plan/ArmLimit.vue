@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { formulaOf, sizeNames, testKinds, type SizeKey } from '../../../core/knowledge/testKinds'
 import { jointSize, requiredLoad, requiredStrength } from '../../../core/loads/requirement'
 import { sayError } from '../../../core/messages'
+import { LIGHT_N, LIGHT_SPOT_N, limitFor } from '../../../core/planning/limitFor'
 import { limitWords } from '../../../core/planning/limitMeans'
 import { inBetterUnit, measured } from '../../../core/quantities/betterUnit'
 import { digitsOf } from '../../../core/quantities/figure'
@@ -69,6 +70,13 @@ function sizesOf(brief: Brief): string[] {
     real[key] == null ? [] : [`${sizeNames[key].symbol} = ${figure(real[key])} ${sizeNames[key].unit}`],
   )
 }
+/** The load of light handling, where the limit stands on it alone; N. */
+const light = computed(() => {
+  const { brief } = props.view.joint
+  const found = limitFor(brief, props.arm.test, props.arm.size)
+  if (!found?.assumed || found.limit !== props.arm.passLimit) return null
+  return brief.geometry === 'point' ? LIGHT_SPOT_N : LIGHT_N
+})
 function whyLimit(): Explanation {
   const { brief } = props.view.joint
   const load = requiredLoad(brief)
@@ -98,7 +106,8 @@ function whyLimit(): Explanation {
   <div class="limit">
     <div class="field">
       <div>
-        <label :for="`limit-${arm.id}`">Counts as a pass from, {{ kind.unit }}</label
+        <label :for="`limit-${arm.id}`"
+          >Counts as a pass from, {{ kind.unit === 'MPa' ? 'kPa or MPa' : kind.unit }}</label
         >&nbsp;
         <AskWhy :why="whyLimit">why?</AskWhy>
       </div>
@@ -118,6 +127,10 @@ function whyLimit(): Explanation {
       />
     </div>
     <p v-if="means" class="small num">{{ means }}</p>
+    <p v-if="light" class="small careful">
+      No weight was said. Light handling is taken, {{ measured(light, 'N') }}: say the weight on Ask for a limit of your
+      own.
+    </p>
     <template v-if="locked">
       <p class="mute small">
         Locked at the first pull<template v-if="arm.passSetAt">; set {{ momentName(arm.passSetAt, now) }}</template

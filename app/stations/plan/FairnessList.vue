@@ -1,31 +1,43 @@
 <script setup lang="ts">
-import type { Fault } from '../../../core/planning/fairness'
+import { computed } from 'vue'
+import type { Fault, Mend } from '../../../core/planning/fairness'
 import VerdictMark from '../../look/VerdictMark.vue'
 
 /**
  * What would make the result unfair, each with what it would do to the answer and, where it can be, a press that mends
  * it.
  */
-defineProps<{ faults: Fault[] }>()
-const emit = defineEmits<{ mend: [fault: Fault] }>()
+const props = defineProps<{ faults: Fault[] }>()
+const unfair = computed(() => props.faults.filter(({ note }) => !note))
+const emit = defineEmits<{ mend: [mend: Mend] }>()
+const mends = ({ mend, more = [] }: Fault) => (mend ? [mend, ...more] : more)
 </script>
 
 <template>
   <section aria-labelledby="fair">
     <h2 id="fair">Is it fair?</h2>
-    <p v-if="!faults.length"><VerdictMark tone="holds" word="nothing unfair found" /></p>
+    <p v-if="!unfair.length"><VerdictMark tone="holds" word="nothing unfair found" /></p>
     <ul>
       <li v-for="fault in faults" :key="`${fault.id} ${fault.about}`" :data-fault="fault.id">
-        <VerdictMark tone="careful" word="unfair" />
+        <VerdictMark :tone="fault.note ? 'unknown' : 'careful'" :word="fault.note ? 'to know' : 'unfair'" />
         <p>{{ fault.text }}</p>
-        <v-btn v-if="fault.mend" class="alt" @click="emit('mend', fault)">{{ fault.mend.words }}</v-btn>
-        <span v-else class="mute small">only you can</span>
+        <span v-if="mends(fault).length" class="mends"
+          ><v-btn v-for="one in mends(fault)" :key="one.words" class="alt" @click="emit('mend', one)">{{
+            one.words
+          }}</v-btn></span
+        >
+        <span v-else-if="!fault.note" class="mute small">only you can</span>
       </li>
     </ul>
   </section>
 </template>
 
 <style scoped>
+.mends {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
 ul {
   margin-top: 8px;
 }

@@ -1,48 +1,33 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { fairness, type Fault } from '../../../core/planning/fairness'
-import { MOST_COUPONS } from '../../../core/planning/coupons'
-import { needsOf, type NeedOf } from '../../../core/planning/needs'
-import { showMoney } from '../../../core/quantities/money'
-import type { Arm, Round } from '../../../core/records/round'
-import { packInUse } from '../../../core/situation/packs'
-import { stampNow } from '../../bench/clock'
-import { familyTimes, type JointView } from '../../bench/jointView'
+import { computed, ref } from 'vue'
+import { toolsFor } from '../../../core/planning/tools'
+import { stampNow, useMinute } from '../../bench/clock'
+import type { JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
-import { otherGlues } from '../../bench/otherGlues'
 import { useBench } from '../../bench/store'
+import { momentName, plural } from '../../look/figures'
+import { useNarrow } from '../../look/narrow'
 import { benchWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
-import { plural } from '../../look/figures'
 import AddTest from './AddTest.vue'
 import ArmCard from './ArmCard.vue'
 import FairnessList from './FairnessList.vue'
 import HowMany from './HowMany.vue'
 import HunchCard from './HunchCard.vue'
 import NeedsTable from './NeedsTable.vue'
-import WeightsCard from './WeightsCard.vue'
+import PlanBar from './PlanBar.vue'
 import PlannedOrder from './PlannedOrder.vue'
 import ProcedureCard from './ProcedureCard.vue'
-import {
-  asPlan,
-  canUnplan,
-  draftRound,
-  dryReadings,
-  editDraft,
-  ENOUGH_FOR_SCATTER,
-  fairnessSetting,
-  isPlanned,
-  mendDraft,
-  planCoupons,
-} from './planDraft'
-import { toolsFor } from '../../../core/planning/tools'
+import WeightsCard from './WeightsCard.vue'
+import { dryReadings, ENOUGH_FOR_SCATTER, planCoupons } from './planDraft'
+import { usePlan } from './usePlan'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
-const planned = computed(() => isPlanned(props.view))
-// The first draft bears the time at which the page was opened, so that it does not change every second.
-const opened = stampNow()
-const round = computed(() => (planned.value ? props.view.round! : draftRound(props.view, opened)))
+const plan = usePlan(() => props.view)
+const { planned, round, needs, faults, coupons, locked, opened } = plan
+const now = useMinute()
+
 const partsOf = (readings: readonly object[]) => readings.flatMap((one) => Object.values(one) as unknown[])
 /** Once pulls of an earlier round are in, its own scatter counts. */
 const dry = steady(() => (planned.value ? [] : dryReadings(props.view)), partsOf)
@@ -51,43 +36,21 @@ const { answer: earlier } = useAsked(
   (readings, options) => benchWorker().analyse({ required: null, readings }, options),
 )
 const scatter = computed(() => earlier.value?.scatter?.median ?? null)
-const plan = computed(() => asPlan(round.value, props.view.procedures))
-const today = Math.floor(opened / 3_600_000) * 3_600_000
-const faults = computed(() => (planned.value ? [] : fairness(plan.value, fairnessSetting(bench, props.view, today))))
 
-const list = computed(() =>
-  props.view.procedures.map((procedure): NeedOf => {
-    const pack = procedure.adhesive === null ? null : packInUse(bench.of('stock', procedure.adhesive), today)
-    return {
-      procedure,
-      family: familyTimes(bench, procedure),
-      product: bench.get('adhesive', procedure.adhesive),
-      left: pack?.left ?? null,
-      others: otherGlues(bench, procedure, today),
-    }
-  }),
+/** In the order of thought; on a phone one at a time. */
+const parts = computed(() =>
+  [
+    { id: 'compared', word: 'compared' },
+    { id: 'tested', word: 'tested' },
+    { id: 'many', word: 'how many', draft: true },
+    { id: 'fair', word: 'fair', draft: true },
+    { id: 'needed', word: 'needed', draft: true },
+    { id: 'hunch', word: 'hunch' },
+  ].filter(({ draft }) => !draft || !planned.value),
 )
-const needs = computed(() => needsOf(list.value, round.value.arms, round.value.blocks))
-const costOf = (n: number) => {
-  const { cost, handsOnMinutes } = needsOf(list.value, round.value.arms, n)
-  return { money: showMoney(cost, bench.bench?.currency), minutes: handsOnMinutes }
-}
-const coupons = computed(() => props.view.procedures.length * round.value.blocks * round.value.arms.length)
-
-type Make = (round: Round) => Partial<Round>
-const edit = (make: Make | Partial<Round>, what: string, before?: Make) =>
-  editDraft(bench, props.view, round.value, typeof make === 'function' ? make : () => make, what, before)
-function resize(arm: Arm, size: Arm['size'], what: string, before: Arm['size']) {
-  const sized = (put: Arm['size']) => (of: Round) => ({
-    arms: of.arms.map((one) => (one.id === arm.id ? { ...one, size: { ...one.size, ...put } } : one)),
-  })
-  return edit(sized(size), what, sized(before))
-}
-const dropArm = (arm: Arm) => edit(({ arms }) => ({ arms: arms.filter(({ id }) => id !== arm.id) }), 'a test left out')
-const addArm = (arm: Arm) => edit(({ arms }) => ({ arms: [...arms, arm] }), 'another test')
-const mend = (fault: Fault) =>
-  mendDraft(bench, props.view, round.value, fault.mend!.apply(plan.value), fault.mend!.words)
-const locked = computed(() => planned.value && !canUnplan(props.view))
+const part = ref('compared')
+const narrow = useNarrow()
+const shown = (id: string) => !narrow.value || part.value === id
 </script>
 
 <template>
@@ -100,7 +63,7 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
         {{
           planned
             ? 'What counts as a pass stands before the first pull.'
-            : 'Every change is kept; nothing is cut before you press Plan.'
+            : 'Drafted whole from the brief and your picks. Change what you know better; every change is kept.'
         }}
       </p>
     </header>
@@ -112,52 +75,20 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
 
     <template v-else>
       <PlannedOrder v-if="planned" :view="view" />
+      <nav v-if="narrow" class="parts" aria-label="Parts of the plan">
+        <button
+          v-for="one in parts"
+          :key="one.id"
+          type="button"
+          :aria-current="part === one.id ? 'step' : undefined"
+          @click="part = one.id"
+        >
+          {{ one.word }}
+        </button>
+      </nav>
 
-      <section aria-labelledby="tests">
-        <h2 id="tests">{{ round.arms.length === 1 ? 'The test' : 'The tests' }}</h2>
-        <div class="arms">
-          <ArmCard
-            v-for="arm in round.arms"
-            :key="arm.id"
-            :view="view"
-            :round="round"
-            :arm="arm"
-            :planned="planned"
-            @resize="(size, what, before) => resize(arm, size, what, before)"
-            @drop="dropArm(arm)"
-          />
-        </div>
-        <AddTest v-if="!planned" :view="view" :round="round" :now="opened" @add="addArm" />
-      </section>
-
-      <template v-if="!planned">
-        <HowMany :scatter="scatter" :round="round" :glues="view.procedures.length" :cost-of="costOf" @change="edit" />
-        <FairnessList :faults="faults" @mend="mend" />
-        <NeedsTable :needs="needs" :tools="toolsFor(round.arms, list)" />
-      </template>
-      <HunchCard
-        :round="round"
-        :procedures="view.procedures"
-        :code="view.joint.code"
-        :open="!planned || view.readings.length === 0"
-        @seal="(order) => edit({ hunch: { order, at: stampNow() } }, 'hunch sealed')"
-        @unseal="edit({ hunch: null }, 'hunch taken back')"
-      />
-      <WeightsCard
-        :round="round"
-        :locked="planned && view.readings.length > 0"
-        @change="(weights) => edit({ weights }, 'what will count')"
-      />
-      <div v-if="!planned">
-        <p v-if="coupons > MOST_COUPONS" class="problem" role="alert">
-          {{ coupons }} coupons are more than anyone glues for one joint; at most {{ MOST_COUPONS }} can be planned.
-          Take fewer of each, fewer tests, or a second round.
-        </p>
-        <v-btn v-else class="go" @click="planCoupons(bench, view, round, stampNow())">Plan {{ coupons }} coupons</v-btn>
-      </div>
-
-      <section aria-labelledby="procedures">
-        <h2 id="procedures">Procedures</h2>
+      <section v-if="shown('compared')" aria-labelledby="compared">
+        <h2 id="compared">What is compared</h2>
         <div class="procedures">
           <ProcedureCard
             v-for="procedure in view.procedures"
@@ -166,10 +97,65 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
             :procedure="procedure"
             :locked="locked"
             :control="round.control === procedure.id"
-            @control="edit({ control: procedure.id }, `${procedure.letter} is the control`)"
+            :advice="plan.adviceOn(procedure)"
+            @control="plan.edit({ control: procedure.id }, `${procedure.letter} is the control`)"
           />
         </div>
       </section>
+
+      <section v-if="shown('tested')" aria-labelledby="tests">
+        <h2 id="tests">How it is tested</h2>
+        <div class="arms">
+          <ArmCard
+            v-for="arm in round.arms"
+            :key="arm.id"
+            :view="view"
+            :round="round"
+            :arm="arm"
+            :planned="planned"
+            @resize="(size, what, before) => plan.resize(arm, size, what, before)"
+            @read="plan.byGauge(arm)"
+            @drop="plan.dropArm(arm)"
+          />
+        </div>
+        <AddTest v-if="!planned" :view="view" :round="round" :now="opened" @add="plan.addArm" />
+      </section>
+
+      <template v-if="!planned">
+        <HowMany
+          v-if="shown('many')"
+          :scatter="scatter"
+          :round="round"
+          :glues="view.procedures.length"
+          :cost-of="plan.costOf"
+          @change="plan.edit"
+        />
+        <FairnessList v-if="shown('fair')" :faults="faults" @mend="plan.mend" />
+        <NeedsTable v-if="shown('needed')" :needs="needs" :tools="toolsFor(round.arms, plan.list.value)" />
+      </template>
+      <template v-if="shown('hunch')">
+        <HunchCard
+          :round="round"
+          :procedures="view.procedures"
+          :code="view.joint.code"
+          :open="!planned || view.readings.length === 0"
+          @seal="(order) => plan.edit({ hunch: { order, at: stampNow() } }, 'hunch sealed')"
+          @unseal="plan.edit({ hunch: null }, 'hunch taken back')"
+        />
+        <WeightsCard
+          :round="round"
+          :locked="planned && view.readings.length > 0"
+          @change="(weights) => plan.edit({ weights }, 'what will count')"
+        />
+      </template>
+      <PlanBar
+        v-if="!planned"
+        :coupons="coupons"
+        :money="plan.money(needs.cost)"
+        :hours="needs.handsOnMinutes / 60"
+        :ready="momentName(plan.pulledFrom.value, now)"
+        @plan="planCoupons(bench, view, round, stampNow())"
+      />
     </template>
   </div>
 </template>
@@ -195,8 +181,27 @@ const locked = computed(() => planned.value && !canUnplan(props.view))
 }
 .procedures {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(380px, 100%), 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(300px, 100%), 1fr));
   gap: 16px;
   margin-top: 10px;
+  align-items: start;
+}
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.parts button {
+  flex: 1 0 30%;
+  min-height: 48px;
+  padding: 4px 8px;
+  font: inherit;
+  color: inherit;
+  background: var(--card);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+}
+.parts button[aria-current] {
+  outline: 2px solid var(--ink);
 }
 </style>

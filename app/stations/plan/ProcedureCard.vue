@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { differenceWords, varied } from '../../../core/planning/difference'
+import { stepTime } from '../../../core/planning/stepTime'
+import { stepWords } from '../../../core/planning/stepWords'
 import { sayError } from '../../../core/messages'
 import { parseNumber } from '../../../core/quantities/parse'
 import { insert } from '../../../core/records/entry'
 import type { Procedure } from '../../../core/records/round'
+import type { Advice } from '../../../core/planning/fault'
 import { newId } from '../../bench/ids'
 import { bringsHeat, HEAT_CAUTIONS } from '../../../core/care/heat'
 import { glueCautions } from '../../../core/care/steps'
@@ -22,7 +25,14 @@ import StepList from './StepList.vue'
  * One procedure as a card of steps: edited in place, copied to vary one thing, its difference from the first of its
  * glue in words.
  */
-const props = defineProps<{ view: JointView; procedure: Procedure; locked: boolean; control: boolean }>()
+const props = defineProps<{
+  view: JointView
+  procedure: Procedure
+  locked: boolean
+  control: boolean
+  /** its glue as the advice judges it here */
+  advice: Advice | null
+}>()
 const emit = defineEmits<{ control: [] }>()
 const bench = useBench()
 const family = computed(() => familyTimes(bench, props.procedure))
@@ -114,7 +124,18 @@ function set(read: () => number, keep: (value: number) => unknown) {
     </h3>
     <p v-if="differs" class="differs">{{ differs.replace(/^./, (c) => c.toUpperCase()) }}.</p>
     <p v-else-if="like" class="careful small">The same as {{ like.letter }} so far: vary one thing.</p>
-    <StepList :procedure="procedure" :locked="locked" :glue="wetGlueOf(bench, view, procedure)" />
+    <ol class="chain num" :aria-label="`Steps of ${procedure.name}`">
+      <li v-for="step in procedure.steps" :key="step.id">
+        <span :class="{ asked: step.why?.length }">{{ stepWords[step.kind] }}</span>
+        <span v-if="stepTime(step)" class="mute">{{ stepTime(step) }}</span>
+      </li>
+    </ol>
+    <details class="all">
+      <summary>
+        {{ locked ? 'All steps' : 'All steps, to change' }}<span class="visually-hidden"> of {{ procedure.name }}</span>
+      </summary>
+      <StepList :procedure="procedure" :locked="locked" :glue="wetGlueOf(bench, view, procedure)" :advice="advice" />
+    </details>
     <DabDrawing
       v-if="procedure.helpers.includes('tack-and-cure')"
       :width-mm="face.widthMm"
@@ -174,6 +195,29 @@ h3 label {
 .name:hover,
 .name:focus {
   border-bottom-color: var(--tick);
+}
+.chain {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 6px;
+  padding: 0;
+  list-style: none;
+}
+.chain li {
+  display: flex;
+  gap: 5px;
+}
+.chain li:not(:last-child)::after {
+  content: '→';
+  color: var(--mute);
+}
+.asked {
+  text-decoration: underline dotted var(--tick);
+  text-underline-offset: 4px;
+}
+.all summary {
+  cursor: pointer;
+  min-height: 30px;
 }
 .care {
   margin-top: 8px;

@@ -7,12 +7,14 @@ import { heatOnWetFilm, NO_HEAT_ON_WET, placeToWarm, type WetGlue } from '../../
 import { isTimed, stepTime } from '../../../core/planning/stepTime'
 import { addableSteps, withStep } from '../../../core/planning/steps'
 import { stepWords } from '../../../core/planning/stepWords'
+import { whyStep } from '../../../core/planning/stepWhy'
 import type { Procedure, Step } from '../../../core/records/round'
+import type { Advice } from '../../../core/planning/fault'
 import { editOf, useBench } from '../../bench/store'
 import { capital } from '../../look/figures'
 
 // The steps of one procedure, edited in place: the words, and how long.
-const props = defineProps<{ procedure: Procedure; locked: boolean; glue: WetGlue }>()
+const props = defineProps<{ procedure: Procedure; locked: boolean; glue: WetGlue; advice: Advice | null }>()
 const bench = useBench()
 const editing = ref<string | null>(null)
 const words = ref('')
@@ -122,7 +124,9 @@ function add(event: Event) {
       </form>
       <template v-else>
         <span
-          >{{ step.text }}<span v-if="stepTime(step)" class="mute num"> · {{ stepTime(step) }}</span></span
+          >{{ step.text }}<span v-if="stepTime(step)" class="mute num"> · {{ stepTime(step) }}</span
+          ><span v-if="step.once" class="mute"> · once for all pieces</span>
+          <span v-for="line in whyStep(step, advice)" :key="line" class="why mute small">{{ line }}</span></span
         >
         <span v-if="!locked" class="moves">
           <v-btn
@@ -178,6 +182,9 @@ li {
 }
 .kind {
   font-weight: 650;
+}
+.why {
+  display: block;
 }
 .moves .v-btn {
   min-width: 34px;

@@ -3,11 +3,11 @@ import { createPinia, setActivePinia } from 'pinia'
 import { describe, expect, it } from 'vitest'
 import { buildDemoBench } from '../../../demo/bench'
 import type { Round } from '../../../core/records/round'
-import { viewJoint } from '../../bench/jointView'
+import { viewJoint, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { couponsOf } from '../../../core/planning/coupons'
 import { sidesOf } from '../../../core/planning/newArm'
-import { draftRound, planCoupons } from './planDraft'
+import { draftRound, fairnessSetting, planCoupons } from './planDraft'
 
 async function view() {
   setActivePinia(createPinia())
@@ -15,12 +15,17 @@ async function view() {
   await bench.openInMemory(null, buildDemoBench(0))
   return viewJoint(bench, bench.get('joint', 'h5')!)
 }
+/** The first arm of the draft alone. */
+function draftOf(joint: JointView): Round {
+  const draft = draftRound(joint, fairnessSetting(useBench(), joint, 0), () => 60, 0)
+  return { ...draft, arms: draft.arms.slice(0, 1) }
+}
 
 describe('coupons of a draft', () => {
   it('are pulled shuffled, as glued, or the least trusted first, and labelled without doubles', async () => {
     const joint = await view()
     const [first, second] = joint.procedures
-    const draft: Round = { ...draftRound(joint, 0), id: 'r', blocks: 5, seed: 11, control: first!.id }
+    const draft: Round = { ...draftOf(joint), id: 'r', blocks: 5, seed: 11, control: first!.id }
     const pulled = (order: Round['order']) =>
       couponsOf(joint.joint.code, { ...draft, order }, joint.procedures, (label) => label).sort(
         (x, y) => x.pullAt - y.pullAt,
@@ -40,7 +45,7 @@ describe('coupons of a draft', () => {
     const bench = useBench()
     await bench.openInMemory(null, buildDemoBench(0))
     const joint = viewJoint(bench, bench.get('joint', 'h5')!)
-    const draft = draftRound(joint, 0)
+    const draft = draftOf(joint)
     const arms = (n: number) => Array.from({ length: n }, (_, i) => ({ ...draft.arms[0]!, id: `a${i + 1}` }))
     // Two procedures, 40 blocks: 12 arms make 960 coupons, 13 make 1040.
     expect(await planCoupons(bench, joint, { ...draft, blocks: 40, arms: arms(13) }, 1)).toBe(false)

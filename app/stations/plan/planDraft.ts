@@ -1,9 +1,10 @@
 import { modelReadings } from '../../../core/evidence/modelReadings'
-import { formulaOf, testKinds, testsFor } from '../../../core/knowledge/testKinds'
+import { formulaOf, testKinds } from '../../../core/knowledge/testKinds'
 import { couponsOf, MOST_COUPONS } from '../../../core/planning/coupons'
+import { adviceOn } from '../../../core/planning/draft/procedure'
+import { draftRound as wholeRound } from '../../../core/planning/draftRound'
 import type { FairnessSetting, PlanDraft } from '../../../core/planning/fairness'
 import { limitLocked, withLimit } from '../../../core/planning/limits'
-import { newArm, sidesOf } from '../../../core/planning/newArm'
 import { digitsOf } from '../../../core/quantities/figure'
 import { insert, remove, update, type Change } from '../../../core/records/entry'
 import type { Arm, Procedure, Round } from '../../../core/records/round'
@@ -11,6 +12,7 @@ import { packDaysLeft, packInUse } from '../../../core/situation/packs'
 import type { ModelReading } from '../../../core/statistics/data'
 import { newId } from '../../bench/ids'
 import { familyTimes, type JointView } from '../../bench/jointView'
+import { settingOf } from '../../bench/setting'
 import { editOf, type useBench } from '../../bench/store'
 
 type Store = ReturnType<typeof useBench>
@@ -21,26 +23,24 @@ type Store = ReturnType<typeof useBench>
  */
 export const isPlanned = (view: JointView): boolean => view.round !== null && view.draft === null
 
-/** The plan as it stands: the kept draft, or a first one from the brief's loads. */
-export function draftRound(view: JointView, now: number): Round {
+/** The plan as it stands: the kept draft, or a whole one from the brief, the picked glues and the gauge. */
+export function draftRound(
+  view: JointView,
+  setting: FairnessSetting,
+  minutesOf: (draft: PlanDraft) => number,
+  now: number,
+): Round {
   if (view.draft) return view.draft
-  const { brief } = view.joint
-  const arm = newArm(
-    brief,
-    'a1',
-    testsFor(brief.loads ?? [], sidesOf(view.a?.cls ?? null, view.b?.cls ?? null))[0]!,
-    now,
-  )
-  const control = view.procedures.find(({ adhesive, anyway }) => adhesive !== null && !anyway)?.id ?? null
+  const { arms, blocks, order, control } = wholeRound(view.procedures, { ...setting, now }, minutesOf)
   return {
     id: '',
     joint: view.joint.id,
     number: (view.round?.number ?? 0) + 1,
-    arms: [arm],
+    arms,
     procedures: [],
-    blocks: 4,
+    blocks,
     seed: 0,
-    order: 'shuffled',
+    order,
     control,
     hunch: null,
     weights: null,
@@ -197,6 +197,7 @@ export function dryReadings(view: JointView): ModelReading[] {
 
 /** What the fairness check takes into account beside the plan. */
 export function fairnessSetting(bench: Store, view: JointView, now: number): FairnessSetting {
+  const around = settingOf(bench, view.joint.brief, now, [])
   return {
     brief: view.joint.brief,
     a: view.a?.cls.id ?? null,
@@ -208,5 +209,16 @@ export function fairnessSetting(bench: Store, view: JointView, now: number): Fai
       return pack && packDaysLeft(pack, familyTimes(bench, procedure).shelfOpenedDays, now)
     },
     now,
+    advice: remembered((procedure) => adviceOn(procedure, around)),
+  }
+}
+
+/** The same answer for the same procedure: the checks ask for it many times. */
+function remembered(ask: NonNullable<FairnessSetting['advice']>): NonNullable<FairnessSetting['advice']> {
+  const known = new Map<string, ReturnType<typeof ask>>()
+  return (procedure) => {
+    const key = `${procedure.family} ${procedure.adhesive} ${procedure.helpers.join(' ')}`
+    if (!known.has(key)) known.set(key, ask(procedure))
+    return known.get(key)!
   }
 }

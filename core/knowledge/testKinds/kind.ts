@@ -76,8 +76,8 @@ export interface TestKind<Id extends string = string> {
   bondLengthMm: (size: CouponSize) => number
   /** drawn as a spot in the middle of two pieces that lie on each other */
   spot?: true
-  /** what of the typical strengths foretells it */
-  foretoldBy?: 'bond' | 'peel'
+  /** what of the typical strengths foretells it, and times what; left out: no load is foretold */
+  foretold?: { by: 'bond' | 'peel'; times: number }
   /** with a rigid glue the ends of a long overlap carry it alone */
   endsCarry?: true
   /** what should lie at hand for it, beyond what every test needs */

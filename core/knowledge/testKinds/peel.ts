@@ -30,7 +30,7 @@ const peel = (name: string, gloss: string, first: string): TestKind<'peel'> => (
   bondedMm2: (size) => widthOf(size) * BOND_MM,
   piece: (size) => ({ widthMm: widthOf(size), lengthMm: BOND_MM + TAB_MM }),
   bondLengthMm: () => BOND_MM,
-  foretoldBy: 'peel',
+  foretold: { by: 'peel', times: 1 },
 })
 
 export const tPeel = peel(
@@ -65,4 +65,6 @@ export const cleavage: TestKind<'cleavage'> = {
   bondedMm2: (size) => widthOf(size) * PRISED_MM,
   piece: (size) => ({ widthMm: widthOf(size), lengthMm: PRISED_MM + GRIP_MM / 2 }),
   bondLengthMm: () => PRISED_MM,
+  // Stiff parts pulled at one edge of a line d deep: the tension there is four times the mean, so F/w = σ · d/4.
+  foretold: { by: 'bond', times: PRISED_MM / 4 },
 }

@@ -25,6 +25,6 @@ export const lapShear: TestKind<'lap-shear'> = {
   bondedMm2: (size) => widthOf(size) * overlapOf(size),
   piece: (size) => ({ widthMm: widthOf(size), lengthMm: overlapOf(size) + GRIP_MM }),
   bondLengthMm: overlapOf,
-  foretoldBy: 'bond',
+  foretold: { by: 'bond', times: 1 },
   endsCarry: true,
 }

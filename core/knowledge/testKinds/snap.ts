@@ -21,6 +21,7 @@ const rest = {
     'Read the load at which it snaps.',
   ],
   bondLengthMm: () => 0,
+  foretold: { by: 'bond', times: 1 },
 } satisfies Partial<TestKind>
 const lengthMm = (size: CouponSize) => (size.spanMm ?? 80) / 2 + 10
 

@@ -39,5 +39,5 @@ export const tension: TestKind<'tension'> = {
   },
   bondLengthMm: (size) => Math.sqrt(areaOf(size)),
   spot: true,
-  foretoldBy: 'bond',
+  foretold: { by: 'bond', times: 1 },
 }

@@ -27,7 +27,13 @@ const how: TestKind['how'] = [
   'Pull the bar at its arm, square to it.',
   'Read the peak; measure the arm.',
 ]
-const rest = { unit: 'MPa', loads: ['torsion'], how, bondLengthMm: () => 0 } as const
+const rest = {
+  unit: 'MPa',
+  loads: ['torsion'],
+  how,
+  bondLengthMm: () => 0,
+  foretold: { by: 'bond', times: 1 },
+} as const
 
 export const torsionRound: TestKind<'torsion-round'> = {
   ...rest,

@@ -1,0 +1,85 @@
+import { computed } from 'vue'
+import { fairness, type Mend } from '../../../core/planning/fairness'
+import { needsOf, type NeedOf } from '../../../core/planning/needs'
+import { hoursToPull } from '../../../core/planning/readyWhen'
+import { showMoney } from '../../../core/quantities/money'
+import type { Arm, Procedure, Round } from '../../../core/records/round'
+import { packInUse } from '../../../core/situation/packs'
+import { stampNow } from '../../bench/clock'
+import { familyTimes, type JointView } from '../../bench/jointView'
+import { otherGlues } from '../../bench/otherGlues'
+import { useBench } from '../../bench/store'
+import { asPlan, canUnplan, draftRound, editDraft, fairnessSetting, isPlanned, mendDraft } from './planDraft'
+
+const HOUR = 3_600_000
+type Make = (round: Round) => Partial<Round>
+
+/** The plan of a joint as it stands: its round, what it takes, what is unfair in it, and how it is changed. */
+export function usePlan(view: () => JointView) {
+  const bench = useBench()
+  // The first draft bears the time at which the page was opened, so that it does not change every second.
+  const opened = stampNow()
+  const today = Math.floor(opened / HOUR) * HOUR
+  const planned = computed(() => isPlanned(view()))
+  const procedures = computed(() => view().procedures)
+  const list = computed(() =>
+    procedures.value.map((procedure): NeedOf => {
+      const pack = procedure.adhesive === null ? null : packInUse(bench.of('stock', procedure.adhesive), today)
+      return {
+        procedure,
+        family: familyTimes(bench, procedure),
+        product: bench.get('adhesive', procedure.adhesive),
+        left: pack?.left ?? null,
+        others: otherGlues(bench, procedure, today),
+      }
+    }),
+  )
+  const setting = computed(() => fairnessSetting(bench, view(), today))
+  const minutesOf = ({ arms, blocks }: Pick<Round, 'arms' | 'blocks'>) =>
+    needsOf(list.value, arms, blocks).handsOnMinutes
+  const round = computed(() => (planned.value ? view().round! : draftRound(view(), setting.value, minutesOf, opened)))
+  const plan = computed(() => asPlan(round.value, procedures.value))
+  const needs = computed(() => needsOf(list.value, round.value.arms, round.value.blocks))
+  const money = (value: number) => showMoney(value, bench.bench?.currency)
+
+  const edit = (make: Make | Partial<Round>, what: string, before?: Make) =>
+    editDraft(bench, view(), round.value, typeof make === 'function' ? make : () => make, what, before)
+  const putArm = (arm: Arm, patch: (one: Arm) => Partial<Arm>) => (of: Round) => ({
+    arms: of.arms.map((one) => (one.id === arm.id ? { ...one, ...patch(one) } : one)),
+  })
+  return {
+    opened,
+    planned,
+    round,
+    list,
+    needs,
+    locked: computed(() => planned.value && !canUnplan(view())),
+    faults: computed(() => (planned.value ? [] : fairness(plan.value, setting.value))),
+    adviceOn: (procedure: Procedure) => setting.value.advice!(procedure),
+    coupons: computed(() => procedures.value.length * round.value.blocks * round.value.arms.length),
+    money,
+    /** ms from which all could be pulled, were it begun when the page was opened */
+    pulledFrom: computed(
+      () => opened + hoursToPull(procedures.value, round.value.arms, needs.value.handsOnMinutes) * HOUR,
+    ),
+    costOf: (n: number) => {
+      const { cost, handsOnMinutes } = needsOf(list.value, round.value.arms, n)
+      return { money: money(cost), minutes: handsOnMinutes }
+    },
+    edit,
+    resize: (arm: Arm, size: Arm['size'], what: string, before: Arm['size']) =>
+      edit(
+        putArm(arm, (one) => ({ size: { ...one.size, ...size } })),
+        what,
+        putArm(arm, (one) => ({ size: { ...one.size, ...before } })),
+      ),
+    byGauge: (arm: Arm) =>
+      edit(
+        putArm(arm, () => ({ read: { way: 'gauge' } })),
+        'read by the gauge',
+      ),
+    dropArm: (arm: Arm) => edit(({ arms }) => ({ arms: arms.filter(({ id }) => id !== arm.id) }), 'a test left out'),
+    addArm: (arm: Arm) => edit(({ arms }) => ({ arms: [...arms, arm] }), 'another test'),
+    mend: ({ words, apply }: Mend) => mendDraft(bench, view(), round.value, apply(plan.value), words),
+  }
+}

@@ -1,0 +1,5 @@
+import type { Arm, Coupon, Round } from '../records/round'
+
+/** The arm that a coupon belongs to; the first where it is not known. */
+export const armOf = (round: Pick<Round, 'arms'>, coupon: Pick<Coupon, 'arm'>): Arm =>
+  round.arms.find(({ id }) => id === coupon.arm) ?? round.arms[0]!

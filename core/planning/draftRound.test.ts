@@ -1,0 +1,193 @@
+import { describe, expect, it } from 'vitest'
+import { couponDepthMm } from '../coupons/depth'
+import { readsAtAll } from '../coupons/reading'
+import { materialClasses, materialClassOf } from '../knowledge/materials'
+import { formulaOf, testKinds } from '../knowledge/testKinds'
+import { openBrief, type Brief } from '../records/joint'
+import { armSchema, type Procedure } from '../records/round'
+import { pick, randomBrief } from '../screening/__tests__/randomBrief'
+import { shortAnswer } from '../screening/shortAnswer'
+import { judged, shortlist, type Setting } from '../screening/shortlist'
+import { familyOf } from '../knowledge/families'
+import { expectedLoad } from './couponFaults'
+import { draftRound, exposuresOf } from './draftRound'
+import { draftSteps } from './draft/draft'
+import { fairness } from './fairness'
+import type { FairnessSetting, PlanDraft } from './fault'
+import { needsOf } from './needs'
+import { seededRandom } from './random'
+
+const settingOf = (brief: Brief, a: string, b: string): Setting => ({
+  brief,
+  a: materialClassOf(a),
+  b: materialClassOf(b),
+  room: null,
+  currency: '€',
+  now: 0,
+  adhesives: [],
+  stock: [],
+  houseRules: [],
+  evidence: [],
+  scraps: [],
+  classOf: (id) => id,
+})
+
+function procedureOf(letter: string, family: string, setting: Setting): Procedure {
+  const { situation, screening } = judged(familyOf(family), null, setting)
+  const steps = draftSteps(situation, screening.reasons)
+  return {
+    id: letter,
+    joint: 'j',
+    letter,
+    name: family,
+    family,
+    adhesive: null,
+    helpers: [],
+    anyway: false,
+    coats: steps.some(({ kind }) => kind === 'coat') ? 2 : 1,
+    spreadGm2: null,
+    dilution: null,
+    blend: null,
+    steps,
+  }
+}
+
+const fairnessSetting = (setting: Setting): FairnessSetting => ({
+  brief: setting.brief,
+  a: setting.a!.id,
+  b: setting.b!.id,
+  gauge: { limitN: 490, resolutionN: 0.5 },
+  familyOf: ({ family }) => familyOf(family),
+  packDaysLeft: () => null,
+  now: 1000,
+  advice: ({ family }) => judged(familyOf(family), null, setting),
+})
+const minutesOf = (draft: PlanDraft) =>
+  needsOf(
+    draft.procedures.map((procedure) => ({ procedure, family: familyOf(procedure.family), product: null, left: null })),
+    draft.arms,
+    draft.blocks,
+  ).handsOnMinutes
+const drafted = (setting: Setting, families: readonly string[]) =>
+  draftRound(
+    families.map((family, i) => procedureOf('ABC'[i]!, family, setting)),
+    fairnessSetting(setting),
+    minutesOf,
+  )
+const briefOf = (patch: Partial<Brief>): Brief => ({ ...openBrief(), ...patch })
+
+describe('200 random briefs with the three picks of the short answer', () => {
+  const random = seededRandom(200)
+  const rounds: { draft: PlanDraft; fair: FairnessSetting; name: string }[] = []
+  for (let i = 0; rounds.length < 200; i++) {
+    const brief = randomBrief(random)
+    const [a, b] = [pick(random, materialClasses).id, pick(random, materialClasses).id]
+    const setting = settingOf(brief, a, b)
+    const { three } = shortAnswer(shortlist(setting), () => [])
+    if (three.length < 3) continue
+    const draft = drafted(
+      setting,
+      three.map(({ candidate }) => candidate.family.id),
+    )
+    rounds.push({ draft, fair: fairnessSetting(setting), name: `${a} on ${b}, brief ${i}` })
+  }
+  it('are never unfair by the app’s own findings', () => {
+    for (const { draft, fair, name } of rounds) {
+      const found = fairness(draft, fair).filter(({ note }) => !note)
+      expect(found.map(({ id, text }) => `${name}: ${id} ${text}`)).toEqual([])
+    }
+  })
+  it('have a test for each said load, each arm’s load read by its way, and every arm a limit', () => {
+    for (const { draft, fair, name } of rounds) {
+      expect(new Set(draft.arms.map(({ id }) => id)).size, name).toBe(draft.arms.length)
+      for (const arm of draft.arms) {
+        expect(armSchema.safeParse(arm).success, name).toBe(true)
+        if (formulaOf(arm.test)) expect(arm.passLimit, `${name} ${arm.test}`).toBeGreaterThan(0)
+        const [from, to] = readsAtAll(arm.read ?? { way: 'gauge' }, fair.gauge)
+        for (const { family } of draft.procedures) {
+          const load = expectedLoad(arm, fair, family)
+          if (load) expect(load[0] >= from && load[1] <= to, `${name} ${arm.test} ${family}`).toBe(true)
+        }
+      }
+      const answered = (load: string) =>
+        draft.arms.some(({ test }) => test === 'proof' || testKinds[test].loads.includes(load as never))
+      for (const load of fair.brief.loads ?? [])
+        expect(answered(load) || (load === 'peel' && answered('cleavage')), `${name} ${load}`).toBe(true)
+    }
+  })
+  it('have three of each at least, and no more than an evening’s where four are more', () => {
+    for (const { draft, name } of rounds) {
+      expect(draft.blocks, name).toBeGreaterThanOrEqual(3)
+      if (draft.blocks > 3) expect(minutesOf(draft), name).toBeLessThanOrEqual(240)
+      expect(draft.order).toBe('shuffled')
+      expect(draft.procedures.some(({ id }) => id === draft.control)).toBe(true)
+    }
+  })
+})
+
+describe('a round drafted from its brief', () => {
+  const foam = { ...openBrief().a, material: 'foam-eva', thicknessMm: 10 }
+  const stacked = (patch: Partial<Brief>) =>
+    settingOf(
+      briefOf({ a: foam, b: foam, geometry: 'face-large', loads: ['tension'], ...patch }),
+      'foam-eva',
+      'foam-eva',
+    )
+
+  it('goes through the heat, cold and water that the brief names, with the first test', () => {
+    const setting = stacked({ heatC: 60, coldC: -10, water: 'wash', loads: ['tension', 'shear'] })
+    expect(exposuresOf(setting.brief)).toEqual(['heat', 'cold', 'wash'])
+    const { arms } = drafted(setting, ['contact-solvent', 'contact-water', 'hotmelt-low'])
+    expect(arms.map(({ test, exposure }) => `${test} ${exposure?.kind ?? 'dry'}`)).toEqual([
+      'tension dry',
+      'lap-shear dry',
+      'tension heat',
+      'tension cold',
+      'tension wash',
+    ])
+    expect(arms[2]!.size).toEqual(arms[0]!.size)
+  })
+  it('is pulled at the hour that the brief needs too, where a glue is not done by then', () => {
+    const ages = (readyH: number) =>
+      drafted(stacked({ readyH }), ['contact-solvent', 'hotmelt-low', 'pu-clear']).arms.map(({ ageS }) => ageS ?? null)
+    expect(ages(24)).toEqual([null, 86_400])
+    expect(ages(24 * 30)).toEqual([null])
+  })
+  it('is as deep as the joint where a glue cures from the rim, shallow or deep', () => {
+    const deepOf = (widthMm: number) => {
+      const setting = stacked({ widthMm, lengthMm: 400 })
+      const draft = drafted(setting, ['silicone', 'contact-solvent', 'hotmelt-low'])
+      return { draft, mm: couponDepthMm(draft.arms[0]!.test, draft.arms[0]!.size, draft.arms[0]!.taped) }
+    }
+    // 15 mm wide: 7.5 mm deep. 100 mm wide: silicone is laid in beads of 31 mm, done in a week, 15.5 mm deep.
+    expect(Math.abs(deepOf(30).mm / 15 - 1)).toBeLessThanOrEqual(0.1)
+    expect(Math.abs(deepOf(100).mm / 15.5 - 1)).toBeLessThanOrEqual(0.1)
+    expect(deepOf(100).draft.procedures[0]!.steps.find(({ kind }) => kind === 'apply')!.text).toContain('31 mm')
+  })
+  it('takes the best trusted as the control, never one that is tested anyway', () => {
+    const setting = stacked({})
+    const list = ['silicone', 'contact-solvent'].map((family, i) => procedureOf('AB'[i]!, family, setting))
+    const control = (procedures: Procedure[]) => draftRound(procedures, fairnessSetting(setting), minutesOf).control
+    expect(control(list)).toBe('B')
+    expect(control(list.map((one) => ({ ...one, anyway: one.letter === 'B' })))).not.toBe('B')
+  })
+  it('says what a cure that was changed would do, and what was left out', () => {
+    const setting = stacked({})
+    const fair = fairnessSetting(setting)
+    const draft = drafted(setting, ['contact-solvent', 'contact-water', 'hotmelt-low'])
+    const [first, ...rest] = draft.procedures
+    const withSteps = (steps: Procedure['steps']) => ({ ...draft, procedures: [{ ...first!, steps }, ...rest] })
+    const unripe = withSteps(first!.steps.map((step) => (step.kind === 'cure' ? { ...step, minS: 3600 } : step)))
+    const found = fairness(unripe, fair).find(({ id }) => id === 'another-cure')!
+    expect(found).toMatchObject({ about: 'A', text: expect.stringContaining('pulled before it is done') as string })
+    expect(fairness(found.mend!.apply(unripe), fair).map(({ id }) => id)).not.toContain('another-cure')
+    const bare = withSteps(first!.steps.filter(({ kind }) => kind !== 'wait').map((step) => ({ ...step, why: [] })))
+    const prepared = { ...setting, brief: { ...setting.brief, a: { ...foam, state: 'old-glue' as const } } }
+    const left = fairness(bare, fairnessSetting(prepared)).find(({ id }) => id === 'demand-left-out')!
+    expect(left.text).toContain('prepare A')
+    const mended = left.mend!.apply(bare)
+    expect(mended.procedures[0]!.steps[0]!.text).toMatch(/^Scrape side A bare/)
+    const still = fairness(mended, fairnessSetting(prepared)).filter(({ id }) => id === 'demand-left-out')
+    expect(still.map(({ about }) => about)).not.toContain('A')
+  })
+})

@@ -1,0 +1,79 @@
+import { marginOf } from '../core/choice/margin'
+import { familyOf } from '../core/knowledge/families'
+import { materialClassOf } from '../core/knowledge/materials'
+import { draftOf } from '../core/planning/draft/procedure'
+import { testKinds } from '../core/knowledge/testKinds'
+import { interpret } from '../core/readings/interpret'
+import type { Step } from '../core/records/round'
+import type { Tables } from '../core/records/tables'
+import { analyse } from '../core/statistics/analyse'
+import { briefOf, buildDemoBench, classOf, demoShelf, procedureId, type Worked } from './bench'
+import { joints } from './scenario'
+
+/** The steps of every procedure of the scenario, as the app drafts them from its briefs, shelf and room. */
+function draftedSteps(): Record<string, Step[]> {
+  const tables = demoShelf(0)
+  const { room, currency } = tables.bench[0]!
+  const made: Record<string, Step[]> = {}
+  for (const scene of joints) {
+    const cls = (material: string) => classOf(tables, material)
+    const setting = {
+      brief: briefOf(scene, tables.build[0]!.inServiceBy),
+      a: materialClassOf(cls(scene.a)),
+      b: materialClassOf(cls(scene.b)),
+      room,
+      currency,
+      now: 0,
+      adhesives: tables.adhesive,
+      stock: tables.stock,
+      houseRules: tables.houseRule,
+      evidence: [],
+      scraps: [],
+      classOf: cls,
+    }
+    for (const glue of scene.glues) {
+      const { family } = tables.adhesive.find(({ id }) => id === glue)!
+      made[procedureId(scene, glue)] = draftOf({ family, adhesive: glue, helpers: [] }, setting)
+    }
+  }
+  return made
+}
+
+/** What the pulls of a joint say when it is decided: the strongest weak joint, by the strength model. */
+function decidedBy(tables: Tables, jointId: string): Worked['decisions'][string] {
+  const joint = tables.joint.find(({ id }) => id === jointId)!
+  const round = tables.round.find((one) => one.joint === jointId)!
+  const arm = round.arms[0]!
+  const procedureOf = new Map(tables.coupon.map(({ id, procedure }) => [id, procedure]))
+  const coupons = new Set(tables.coupon.filter((one) => one.round === round.id).map(({ id }) => id))
+  const model = tables.reading
+    .filter(({ coupon }) => coupons.has(coupon))
+    .flatMap((reading) => {
+      const { datum } = interpret(reading, arm.test)
+      return datum.kind === 'leftOut' ? [] : [{ procedure: procedureOf.get(reading.coupon)!, ...datum }]
+    })
+  const { procedures: summaries } = analyse({ required: arm.passLimit, readings: model })
+  const best = [...summaries].sort((x, y) => y.weakJoint.low95 - x.weakJoint.low95)[0]!
+  const { family } = tables.procedure.find(({ id }) => id === best.procedure)!
+  const margin = marginOf(joint.brief, arm.test, best.weakJoint.low95, arm.size, familyOf(family))
+  return {
+    procedure: best.procedure,
+    known: {
+      pulls: best.n,
+      typical: best.open ? null : best.typical.median,
+      weakLow: best.weakJoint.low95,
+      unit: testKinds[arm.test].unit,
+      margin: margin?.times ?? null,
+    },
+  }
+}
+
+/** All of it; what is decided is worked out of the bench as it is built with the steps that are kept. */
+export function workOut(): Worked {
+  const tables = buildDemoBench(0)
+  const decided = joints.filter(({ state }) => state === 'decided').map(({ code }) => code.toLowerCase())
+  return {
+    steps: draftedSteps(),
+    decisions: Object.fromEntries(decided.map((id) => [id, decidedBy(tables, id)])),
+  }
+}
