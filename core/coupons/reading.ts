@@ -12,6 +12,8 @@ const WEIGHTS_KG: [number, number] = [0.5, 20]
 const WATER_L: [number, number] = [0.02, 10]
 /** Ratios that a bar of a metre gives with a joint arm that hands can rig. */
 export const LEVER_RATIOS = [2, 3, 5]
+/** Where the joint sits on such a bar, from its pivot, mm. */
+export const JOINT_ARM_MM = 100
 
 /** The loads at the joint that a way of reading reads well, N. */
 export function readsWell(read: ArmRead, gauge: Gauge): [low: number, high: number] {

@@ -1,5 +1,5 @@
 import { draftCoupon } from '../coupons/draft'
-import { formulaOf, testKinds, testsFor, type TestId } from '../knowledge/testKinds'
+import { formulaOf, testKinds, type TestId } from '../knowledge/testKinds'
 import type { ExposureKind } from '../knowledge/exposures'
 import { materialClassOf } from '../knowledge/materials'
 import type { Brief } from '../records/joint'
@@ -8,8 +8,9 @@ import { bestTrusted } from './control'
 import { wishOf } from './couponFaults'
 import { ENOUGH_BLOCKS, fairness } from './fairness'
 import type { FairnessSetting, PlanDraft } from './fault'
-import { newArm, PROOF_FACTOR, sidesOf, usualExposure } from './newArm'
+import { newArm, PROOF_FACTOR, usualExposure } from './newArm'
 import { fullCureS } from './steps'
+import { testsOf } from './testsOf'
 
 /** Coupons of each that a round begins with, and the hands-on minutes that an evening has. */
 const BLOCKS = 4
@@ -28,14 +29,6 @@ export function exposuresOf(brief: Brief): ExposureKind[] {
   return kinds
 }
 
-/** The tests of a joint: one for each load that was said, the first of them again after each exposure. */
-function testsOf(brief: Brief, setting: FairnessSetting): TestId[] {
-  const cls = (id: string | null) => (id === null ? null : materialClassOf(id))
-  const sides = sidesOf(cls(setting.a), cls(setting.b))
-  const loads = brief.loads ?? []
-  return [...new Set(loads.length ? loads.map((load) => testsFor([load], sides)[0]!) : [testsFor([], sides)[0]!])]
-}
-
 /**
  * A whole round from the brief and the picked glues: tests for each said load, dry and after the exposures that the
  * brief names, at the hour at which it is needed too where a glue is not done by then; coupons that copy the joint and
@@ -49,7 +42,8 @@ export function draftRound(
   minutesOf: (draft: PlanDraft) => number,
 ): PlanDraft {
   const { brief, now } = setting
-  const dry = testsOf(brief, setting).map((test, i) => newArm(brief, `a${i + 1}`, test, now))
+  const cls = (id: string | null) => (id === null ? null : materialClassOf(id))
+  const dry = testsOf(brief, cls(setting.a), cls(setting.b)).map((test, i) => newArm(brief, `a${i + 1}`, test, now))
   const main = dry.find(({ test }) => formulaOf(test) !== null)
   const more: Arm[] = []
   const add = (patch: Partial<Arm>) => main && more.push({ ...main, id: `a${dry.length + more.length + 1}`, ...patch })

@@ -160,7 +160,7 @@ describe('where a joint stands', () => {
     b: { material: 'wood', thicknessMm: null, state: null, traits: null },
   }
   const contact = procedureOf('contact-solvent')
-  const round = { id: 'r' } as never
+  const round = { id: 'r', arms: [{ id: 'a1' }] } as never
   it('goes through the stations as records come', () => {
     const done = Array.from({ length: 5 }).reduce<Coupon>((coupon) => step(coupon, contact, 0), couponOf(contact))
     const at = (...args: Parameters<typeof progressOf>) => progressOf(...args)

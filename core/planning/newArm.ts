@@ -11,11 +11,15 @@ export const sidesOf = (a: MaterialClass | null, b: MaterialClass | null): Sides
   bBends: b?.flexible ?? null,
 })
 
+const EDGE_MM = 25
 /** A test's usual sizes, with the thickness of the thinner side where the test asks for one. */
 export function usualSize(brief: Brief, test: TestId): CouponSize {
   const size: CouponSize = { ...testKinds[test].sizes }
   const thickness = [brief.a.thicknessMm, brief.b.thicknessMm].filter((value) => value !== null)
   if (size.thicknessMm && thickness.length) size.thicknessMm = Math.min(...thickness)
+  // An edge joint is pulled as an edge: its thickness across a strip of the usual width.
+  if (brief.geometry === 'butt-edge' && size.areaMm2 && thickness.length)
+    size.areaMm2 = Math.round(Math.min(...thickness) * EDGE_MM)
   return size
 }
 

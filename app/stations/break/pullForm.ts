@@ -1,4 +1,5 @@
 import { reactive } from 'vue'
+import { JOINT_ARM_MM } from '../../../core/coupons/reading'
 import { CodedError } from '../../../core/errors'
 import { digitsOf } from '../../../core/quantities/figure'
 import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
@@ -38,9 +39,6 @@ export interface PullForm {
 }
 
 export const noPlaces = (): Record<Place, number> => ({ tornA: 0, offA: 0, glue: 0, offB: 0, tornB: 0 })
-
-/** Of a lever, where the plan asks for one: the joint sits this far from the pivot, mm. */
-export const JOINT_ARM_MM = 100
 
 /** @param planned how the plan says that its load is read */
 export function emptyForm(test: TestId, size: CouponSize, usual?: FormWay, planned?: ArmRead): PullForm {

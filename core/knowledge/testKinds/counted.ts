@@ -49,6 +49,26 @@ export const flex: TestKind<never> = {
     'Give the count at the first crack.',
   ],
 }
+export const layFlat: TestKind<never> = {
+  name: 'lay-flat angle',
+  gloss: 'a block of sheets is opened in its middle: the angle at which it lies, and at which its spine cracks',
+  reads: {
+    by: 'count',
+    counting: { asks: ['Lies open at this angle unharmed, °', 'Its spine cracks at, °'], least: () => 1 },
+  },
+  unit: '°',
+  sizes: {},
+  loads: [],
+  drawing: 'edge',
+  how: [
+    'Open the block in its middle on the table and let go.',
+    'Read the angle with a set square, 180° lies flat; then press it flat.',
+    'Open and close it ten times and look along the spine for cracks.',
+  ],
+  bondedMm2: () => 100 * 5,
+  piece: () => ({ widthMm: 100, lengthMm: 80 }),
+  bondLengthMm: () => 5,
+}
 export const drop: TestKind<never> = {
   name: 'drop',
   gloss: 'dropped from one height until something lets go: how many it survived',

@@ -1,8 +1,8 @@
 import type { LoadMode } from '../vocabulary'
-import { bend, drop, flex, proof } from './counted'
+import { bend, drop, flex, layFlat, proof } from './counted'
 import { looks, spot, work } from './graded'
 import type { Counting, CouponSize, Formula, Grading, TestKind } from './kind'
-import { cleavage, peel180, peel90, tPeel } from './peel'
+import { cleavage, pagePull, peel180, peel90, tPeel } from './peel'
 import { lapShear } from './shear'
 import { snapRect, snapRound } from './snap'
 import { tension } from './straightPull'
@@ -28,6 +28,8 @@ const kinds = {
   flex,
   drop,
   proof,
+  'page-pull': pagePull,
+  'lay-flat': layFlat,
   spot,
   work,
   looks,

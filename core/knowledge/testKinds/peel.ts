@@ -49,6 +49,28 @@ export const peel90 = peel(
   'Fix the stiff part flat, pull the arm straight up.',
 )
 
+/** A block of sheets glued along one edge: as high as a small book, mm. */
+const BLOCK_MM = { height: 100, width: 80, thick: 5 }
+export const pagePull: TestKind<'peel'> = {
+  name: 'page pull',
+  gloss: 'one sheet is pulled out of a block that is glued along its edge: the load over its height',
+  reads: { by: 'load', formula: overWidth('peel') },
+  unit: 'N/mm',
+  sizes: { widthMm: BLOCK_MM.height },
+  loads: ['peel'],
+  drawing: 'edge',
+  how: [
+    'Clamp the block with its spine down, one middle sheet standing free.',
+    'Grip that sheet along its whole height in a clip; pull straight up.',
+    'Read the peak when it comes out, or tears: then it says “at least”.',
+  ],
+  bondedMm2: (size) => widthOf(size) * BLOCK_MM.thick,
+  piece: (size) => ({ widthMm: widthOf(size), lengthMm: BLOCK_MM.width }),
+  bondLengthMm: () => BLOCK_MM.thick,
+  foretold: { by: 'peel', times: 1 },
+  tools: ['bulldog clip as wide as the sheet is high'],
+}
+
 export const cleavage: TestKind<'cleavage'> = {
   name: 'cleavage',
   gloss: 'stiff parts prised open from one edge',
