@@ -1,7 +1,8 @@
+import { measured } from '../../core/quantities/betterUnit'
 import { requiredLoad } from '../../core/loads/requirement'
 import { geometryWords, loadWords } from '../../core/knowledge/vocabulary'
 import { curingAt, type Station } from '../../core/planning/progress'
-import { figure, lasting, plural } from '../look/figures'
+import { lasting, plural } from '../look/figures'
 import type { JointView } from './jointView'
 
 /** Short words about where a joint stands, the same on the strip, the route and the start page. */
@@ -76,7 +77,7 @@ export function needWords(view: JointView): string {
   return [
     brief.count && brief.count > 1 ? `${brief.count} × ${shape}` : shape,
     ...(brief.loads ?? []).map((load) => loadWords[load].word),
-    required ? `${figure(required.n)} N${brief.count && brief.count > 1 ? ' each' : ''}` : 'load open',
+    required ? `${measured(required.n, 'N')}${brief.count && brief.count > 1 ? ' each' : ''}` : 'load open',
     ...(brief.heatC !== null && brief.heatC > 30 ? [`${brief.heatC} °C`] : []),
   ].join(', ')
 }

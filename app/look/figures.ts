@@ -1,5 +1,7 @@
 import { figureOf } from '../../core/quantities/figure'
 
+export { durationWords as lasting } from '../../core/quantities/durations'
+
 /** How numbers are shown: three significant figures, units small and always there (interface.md, "Look"). */
 
 /** Three significant figures without exponent or trailing zeros that claim more: 0.678, 12.3, 118, 1250. */
@@ -18,14 +20,6 @@ export function countdown(ms: number): string {
   return `${(s / 86400).toFixed(1)} days`
 }
 
-/** A length of time in words: "40 s", "20 min", "26 h", "3 days". */
-export function lasting(s: number): string {
-  if (s < 90) return `${Math.round(s)} s`
-  if (s < 5400) return `${Math.round(s / 60)} min`
-  if (s < 48 * 3600) return `${Math.round(s / 3600)} h`
-  return `${Math.round(s / 86400)} days`
-}
-
 const two = (n: number) => String(n).padStart(2, '0')
 export const clockTime = (at: number): string => `${two(new Date(at).getHours())}:${two(new Date(at).getMinutes())}`
 const weekdays = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
@@ -40,6 +34,9 @@ export function momentName(at: number, now: number): string {
   const same = new Date(at).toDateString() === new Date(now).toDateString()
   return same ? clockTime(at) : `${dayWords(new Date(at))}, ${clockTime(at)}`
 }
+
+/** The same to the hour, for what is only about so: the next full hour. */
+export const aboutWhen = (at: number, now: number): string => momentName(Math.ceil(at / 3_600_000) * 3_600_000, now)
 
 export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`
 export const capital = (text: string): string => text.replace(/^./, (first) => first.toUpperCase())

@@ -6,7 +6,10 @@ import { demands } from '../../core/loads/demand'
 import { armWords } from '../../core/planning/arms'
 import { differences } from '../../core/planning/difference'
 import { expectedLoad } from '../../core/planning/couponFaults'
+import { cureAdvice } from '../../core/cure/advice'
 import { fairness } from '../../core/planning/fairness'
+import { limitInShort, limitWords } from '../../core/planning/limitMeans'
+import { whyStep } from '../../core/planning/stepWhy'
 import { needsOf, type NeedOf } from '../../core/planning/needs'
 import { stepTime } from '../../core/planning/stepTime'
 import { toolsFor } from '../../core/planning/tools'
@@ -24,7 +27,7 @@ import { progressOf } from '../../core/planning/progress'
 import type { JointView } from '../bench/jointView'
 import { needWords, nextStep, routeWords, stateWords } from '../bench/jointWords'
 import { showMoney } from '../../core/quantities/money'
-import { figure } from '../look/figures'
+import { measured } from '../../core/quantities/betterUnit'
 import { randomPlan, type RandomPlan } from './randomPlan'
 
 /** One sentence as the app would show it, with where it stands. */
@@ -93,9 +96,18 @@ function planLines({ brief, a, b, procedures, families: glues, arms }: RandomPla
       said(`fault ${fault.id}`, fault.text, fault.mend?.words, ...(fault.more ?? []).map(({ words }) => words)),
     ),
     ...arms.flatMap((arm) => said('arm', armWords(arm))),
+    ...arms.flatMap((arm) =>
+      arm.passLimit === null
+        ? []
+        : said('limit', limitWords(arm.passLimit, arm, brief), limitInShort(arm.passLimit, arm)),
+    ),
+    ...procedures.flatMap((procedure, i) =>
+      procedure.steps.flatMap((step) => said('why step', ...whyStep(step, adviceOf(glues[i]!)))),
+    ),
+    ...glues.flatMap((family) => said('cure', ...cureAdvice(adviceOf(family).situation.cure))),
     ...differences(...procedures).flatMap((text) => said('difference', text)),
     ...toolsFor(arms, list).flatMap((text) => said('tool', text)),
-    ...needsOf(list, arms, 4).glues.flatMap(({ name, grams }) => said('need', `${name}: ${figure(grams)} g`)),
+    ...needsOf(list, arms, 4).glues.flatMap(({ name, grams }) => said('need', `${name}: ${measured(grams, 'g')}`)),
     ...couponTests.flatMap((test) =>
       glues.flatMap((family) =>
         couponSize({
@@ -111,7 +123,7 @@ function planLines({ brief, a, b, procedures, families: glues, arms }: RandomPla
     ),
     ...glues.flatMap((family) => {
       const load = expectedLoad(arms[0]!, setting, family.id)
-      return said('expected', load && `${figure(load[0])} to ${figure(load[1])} N`)
+      return said('expected', load && `${measured(load[0], 'N')} to ${measured(load[1], 'N')}`)
     }),
   ]
 }
@@ -152,7 +164,32 @@ export function printout(seed: number): Line[] {
 
 /** A number of something that is counted or pure needs no unit; these are the words that may stand behind a number. */
 const units = [
-  ...['EUR', 'mm²', 'mm', 'cm²', 'cm', 'm²', 'm³', 'µm', 'm', 'kg', 'mg', 'g', 'N', 'MPa', 'kPa', 'J', 'ml', 'l'],
+  ...[
+    'EUR',
+    'mm²',
+    'mm',
+    'cm²',
+    'cm',
+    'm²',
+    'm³',
+    'µm',
+    'm',
+    'kgf',
+    'kg',
+    'mg',
+    'gf',
+    'g',
+    'N',
+    'kN',
+    'mN',
+    'µN',
+    'MPa',
+    'kPa',
+    'Pa',
+    'J',
+    'ml',
+    'l',
+  ],
   ...['s', 'min', 'h', 'days?', 'weeks?', 'months?', 'years?', 'times', 'of'],
 ]
 const COUNTED = new RegExp(`^(?:[%°×]|(?:${units.join('|')})(?![a-z]))`)
@@ -165,6 +202,8 @@ const faults: [name: string, of: RegExp][] = [
   ['two marks', /[,;:]\s*[,;:.]|\.\.(?!\.)|\?\.|!\./],
   ['an article before a vowel', /\ba (?:[aeio]|u[^ns])[a-z]*/],
   ['an article that stands alone', /(?<![-–] ?)\b(?:an?|the)[ ]?(?:$|[.,;])/],
+  ['a number that a better unit would say', /(?<![\d.,])0\.00\d*[ \u00a0]?(MPa|kPa|N|kgf|N\/mm|mm|g|kg)\b/],
+  ['a number that a better unit would say', /(?<![\d.,])\d{5,}(\.\d+)?[ \u00a0](MPa|kPa|N|kgf|N\/mm|mm|g|kg)\b/],
   ['one of many', /(?<![.\d])1 (?!mm\b|in\b)[a-z]+s\b(?! of)/],
   ['a template that was not filled', /\$\{|\{[a-z]+\}/],
   ['a degree without its sign', /\d C\b/],

@@ -1,3 +1,4 @@
+import { measured } from '../quantities/betterUnit'
 import { figureOf } from '../quantities/figure'
 import type { Side } from './bond'
 import { called, gaugeTrouble, no, PART_SHARE, tearsFirst, tornAtTheBond, type Plan } from './plan'
@@ -42,7 +43,7 @@ export const peel: Plan = (sides, bond, widthMm, span) => {
       weak.one.name,
       [
         `The arm will ${armWords[weak.by]} first: ${called(weak.one)} ${figureOf(weak.one.thicknessMm)} mm thick, ` +
-          `carries about ${figureOf(PART_SHARE * weak.n)} N of the ${figureOf(high)} N expected.`,
+          `carries about ${measured(PART_SHARE * weak.n, 'N')} of the ${measured(high, 'N')} expected.`,
         'Line its back with cloth tape or a glued strip, take a narrower strip, or stop at a proof load.',
       ],
       here,

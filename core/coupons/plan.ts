@@ -1,3 +1,4 @@
+import { measured } from '../quantities/betterUnit'
 import { figureOf } from '../quantities/figure'
 import type { Bond, CouponTest, Side } from './bond'
 
@@ -83,12 +84,12 @@ export function gaugeTrouble(low: number, high: number, span: readonly [number, 
   const out: string[] = []
   if (high > span[1])
     out.push(
-      `The gauge ends at ${figureOf(span[1] / LIMIT_SHARE)} N and up to ${figureOf(high)} N are expected: take ` +
-        `one to ${figureOf(high / LIMIT_SHARE)} N, a lever, or hung weights.`,
+      `The gauge ends at ${measured(span[1] / LIMIT_SHARE, 'N')} and up to ${measured(high, 'N')} are expected: take ` +
+        `one to ${measured(high / LIMIT_SHARE, 'N')}, a lever, or hung weights.`,
     )
   if (low < span[0])
     out.push(
-      `Weak pieces let go near ${figureOf(low)} N and the gauge reads well from ${figureOf(span[0])} N only: ` +
+      `Weak pieces let go near ${measured(low, 'N')} and the gauge reads well from ${measured(span[0], 'N')} only: ` +
         'take a finer one, such as a kitchen scale or water in a bucket.',
     )
   return out

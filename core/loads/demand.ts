@@ -1,3 +1,4 @@
+import { measured } from '../quantities/betterUnit'
 import type { LoadMode } from '../knowledge/vocabulary'
 import type { Brief } from '../records/joint'
 import { figureOf } from '../quantities/figure'
@@ -36,7 +37,7 @@ export function demands(brief: Brief): Demand[] {
 function demand(mode: LoadMode, brief: Brief, load: RequiredLoad | null): Demand {
   if (mode === 'flex') return flexDemand(brief)
   if (!load) return open(mode, 'N', 'weightKg', 'Say the weight it carries.')
-  const force = `${figureOf(load.n)} N`
+  const force = `${measured(load.n, 'N')}`
   if (mode === 'peel' || mode === 'cleavage') {
     if (brief.widthMm === null) return open(mode, 'N/mm', 'widthMm', 'Say how wide the glued face is.')
     const value = load.n / brief.widthMm
@@ -44,7 +45,7 @@ function demand(mode: LoadMode, brief: Brief, load: RequiredLoad | null): Demand
       mode,
       value,
       unit: 'N/mm',
-      sum: [`${force} ÷ ${figureOf(brief.widthMm)} mm wide`, `= ${figureOf(value)} N/mm`],
+      sum: [`${force} ÷ ${figureOf(brief.widthMm)} mm wide`, `= ${measured(value, 'N/mm')}`],
       open: null,
     }
   }
@@ -55,12 +56,12 @@ function demand(mode: LoadMode, brief: Brief, load: RequiredLoad | null): Demand
       mode,
       value,
       unit: 'N·mm',
-      sum: [`${force} × ${figureOf(brief.leverMm)} mm lever`, `= ${figureOf(value)} N·mm`],
+      sum: [`${force} × ${figureOf(brief.leverMm)} mm lever`, `= ${measured(value, 'N·mm')}`],
       open: null,
     }
   }
   const area = jointAreaMm2(brief)
-  const spread = area === null ? [] : [`over ${figureOf(area)} mm²: ${figureOf(load.n / area)} MPa`]
+  const spread = area === null ? [] : [`over ${measured(area, 'mm²')}: ${measured(load.n / area, 'MPa')}`]
   return { mode, value: load.n, unit: 'N', sum: [force, ...spread], open: null }
 }
 

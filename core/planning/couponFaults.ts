@@ -1,3 +1,4 @@
+import { measured } from '../quantities/betterUnit'
 import { asDeep, couponDepthMm } from '../coupons/depth'
 import { draftCoupon, judge, type CouponWish } from '../coupons/draft'
 import { expectedN } from '../coupons/expected'
@@ -103,13 +104,13 @@ export const readable: Check = (draft, setting) =>
       ...fault(
         'reads-not-so-high',
         high,
-        `up to ${figureOf(most)} N are expected and ${readWords(read)} one reads to ${figureOf(to)} N: the best ones ` +
-          'would all read “at least”.',
+        `up to ${measured(most, 'N')} are expected and ${readWords(read)} one reads to ${measured(to, 'N')}: ` +
+          'the best ones would all read “at least”.',
       ),
       ...fault(
         'reads-not-so-low',
         low,
-        `weak pieces would let go below ${figureOf(from)} N, which ${readWords(read)} nobody can tell apart.`,
+        `weak pieces would let go below ${measured(from, 'N')}, which ${readWords(read)} nobody can tell apart.`,
       ),
     ]
   })

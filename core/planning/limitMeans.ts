@@ -1,7 +1,6 @@
 import { formulaOf, testKinds } from '../knowledge/testKinds'
 import { strengthPerN } from '../loads/requirement'
 import { measured } from '../quantities/betterUnit'
-import { figureOf } from '../quantities/figure'
 import { STANDARD_GRAVITY } from '../quantities/units'
 import type { Brief } from '../records/joint'
 import type { Arm } from '../records/round'
@@ -26,7 +25,7 @@ function onCoupon({ test, size }: Pick<Arm, 'test' | 'size'>): number | null {
 }
 
 /** A force as a scale says it, and as the weight that hangs on it. */
-const forceWords = (n: number) => `${measured(n, 'N')} (${figureOf(n / STANDARD_GRAVITY)} kgf)`
+const forceWords = (n: number) => `${measured(n, 'N')} (${measured(n / STANDARD_GRAVITY, 'kgf')})`
 
 /** A limit in the maker's own figures: what the scale will say on this coupon, and what one real joint then carries. */
 export function limitWords(limit: number, arm: Pick<Arm, 'test' | 'size'>, brief: Brief): string | null {

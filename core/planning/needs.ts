@@ -1,3 +1,4 @@
+import { measured } from '../quantities/betterUnit'
 import { digitsOf, figureOf } from '../quantities/figure'
 import { bondedAreaOf, withSpares } from '../coupons/pieces'
 import { packGrams } from '../costs/cost'
@@ -5,6 +6,7 @@ import { packOf } from '../costs/pack'
 import type { Arm, Procedure } from '../records/round'
 import { coverS } from '../screening/rules/cover'
 import { glueShare, type KnownGlue, type OtherPart } from './mix'
+import { isUntreated } from './controls'
 import { LEAST_MIX_G, POT_SHARE } from './mixing'
 import { handsOnMinutes } from './steps'
 
@@ -53,7 +55,7 @@ export interface Needs {
   handsOnMinutes: number
 }
 
-const g = (n: number) => `${figureOf(n)} g`
+const g = (n: number) => measured(n, 'g')
 
 /**
  * Glue, money and hands-on time of a round before anything is cut (methods.md 5 and 8): bonded area × faces × spread ×
@@ -78,6 +80,11 @@ export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test'
   }
   for (const { procedure, others = [], ...known } of list) {
     const { family } = known
+    // An untreated piece takes no glue.
+    if (isUntreated(procedure)) {
+      minutes += PULL_MIN * blocks * arms.length
+      continue
+    }
     const { letter, coats } = procedure
     const spread = procedure.spreadGm2 ?? family.spreadGm2
     const faces = family.faces === 'both' ? 2 : 1

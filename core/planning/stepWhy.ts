@@ -34,10 +34,13 @@ function cureSum({ situation: { cure } }: Advice): string[] {
   const { family, room } = cure.question
   if (!cure.cures) return cureAdvice(cure).slice(0, 1)
   const { tempC, rh } = room ?? STANDARD_ROOM
-  const here = room ? `here, ${digitsOf(tempC)} °C and ${digitsOf(rh)} %` : 'no room was said: 20 °C and 50 % are taken'
+  const here = room
+    ? `in this room, ${digitsOf(tempC)} °C and ${digitsOf(rh)} %`
+    : 'at 20 °C and 50 %, which are taken since no room was said'
   const deep = cure.closedS !== null && plannedFullS(cure) > family.fullS * cure.factor * 1.001
+  const times = Math.abs(cure.factor - 1) < 0.005 ? 'no more and no less' : `${figureOf(cure.factor)} times that`
   return [
-    `Full cure ${durationWords(family.fullS)} × ${figureOf(cure.factor)} (${here})` +
+    `Full cure ${durationWords(family.fullS)}, ${times} ${here}` +
       (deep ? '; from the rim inwards it takes longer than that.' : '.'),
   ]
 }

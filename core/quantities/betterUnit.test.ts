@@ -24,4 +24,12 @@ describe('a figure in the unit in which it reads best', () => {
       expect(parseQuantity(typed, 'strength', 'MPa').inside).toBeCloseTo(value, 12)
     }
   })
+  it('goes on to the next unit where one is not enough', () => {
+    expect(inBetterUnit(0.0000001, 'MPa')).toEqual({ value: expect.closeTo(0.1, 9) as number, unit: 'Pa' })
+    expect(measured(0.0000095, 'N')).toBe('9.50 µN')
+    expect(measured(160_000, 'mm²')).toBe('1600 cm²')
+    expect(measured(15_000, 'N·mm')).toBe('15.0 N·m')
+    expect(measured(0.004, 'kgf')).toBe('4.00 gf')
+    expect(measured(0.0055, 'g')).toBe('5.50 mg')
+  })
 })

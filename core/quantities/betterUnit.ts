@@ -3,8 +3,14 @@ import { figureOf } from './figure'
 /** What a unit is told in below a hundredth of it, and above 9999 of it; factor: one of it in the other. */
 const others: Record<string, { small?: [unit: string, factor: number]; large?: [unit: string, factor: number] }> = {
   MPa: { small: ['kPa', 1000], large: ['GPa', 0.001] },
+  kPa: { small: ['Pa', 1000] },
   'N/mm': { small: ['N/m', 1000], large: ['kN/mm', 0.001] },
   N: { small: ['mN', 1000], large: ['kN', 0.001] },
+  mN: { small: ['µN', 1000] },
+  'N·mm': { small: ['mN·mm', 1000], large: ['N·m', 0.001] },
+  kgf: { small: ['gf', 1000] },
+  'mm²': { large: ['cm²', 0.01] },
+  g: { small: ['mg', 1000], large: ['kg', 0.001] },
   kg: { small: ['g', 1000], large: ['t', 0.001] },
 }
 const LEAST = 0.01
@@ -15,7 +21,7 @@ export function inBetterUnit(value: number, unit: string): { value: number; unit
   const other = others[unit]
   const size = Math.abs(value)
   const taken = size > 0 && size < LEAST ? other?.small : size > MOST ? other?.large : undefined
-  return taken ? { value: value * taken[1], unit: taken[0] } : { value, unit }
+  return taken ? inBetterUnit(value * taken[1], taken[0]) : { value, unit }
 }
 
 /** The same as text with its unit, three significant figures. */

@@ -1,6 +1,6 @@
 import { typicalStrength, type TypicalStrength } from '../knowledge/strengths'
 import { motionFactor } from '../knowledge/vocabulary'
-import { figureOf } from '../quantities/figure'
+import { measured } from '../quantities/betterUnit'
 import { has, is, loaded, type Situation } from '../situation/situation'
 import { isCa, isPaper, isPressure } from './rules/kinds'
 
@@ -70,7 +70,7 @@ export function likelyWords(s: Situation): string | null {
   const assumed = unit === 'N/mm' ? ', lightly handled' : ''
   const source = s.correction ? 'by the tables as your own pulls correct them' : 'by the tables'
   return (
-    `A weak joint holds about ${figureOf(holds)} ${unit} ${source}${first ? ', then the part tears' : ''}; it ` +
-    `meets ${figureOf(needs)} ${unit}${assumed}.`
+    `A weak joint holds about ${measured(holds, unit)} ${source}${first ? ', then the part tears' : ''}; it ` +
+    `meets ${measured(needs, unit)}${assumed}.`
   )
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measured } from '../../../core/quantities/betterUnit'
 import { computed } from 'vue'
 import { demands, type Demand } from '../../../core/loads/demand'
 import { requiredLoad } from '../../../core/loads/requirement'
@@ -24,7 +25,7 @@ const sumOfForce = () => {
     'F = mass × share × g × motion',
     `= ${figure(load.weightKg)} kg × ${figure(load.share)} × 9.81 m/s² × ${load.factor} ` +
       `(${motionWords[brief.value.motion ?? 'still']})`,
-    `= ${figure(load.n)} N`,
+    `= ${measured(load.n, 'N')}`,
   ]
 }
 const source = ['Motion factors, rule of the trade: still 1, walked 2, danced or run 3, dropped 5.']

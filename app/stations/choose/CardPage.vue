@@ -107,7 +107,7 @@ const printIt = () => window.print()
         <template v-if="price">
           <dt>Each joint</dt>
           <dd class="num">
-            {{ figure(price.glueG) }} g of glue, {{ showMoney(price.perJoint, bench.bench?.currency) }};
+            {{ measured(price.glueG, 'g') }} of glue, {{ showMoney(price.perJoint, bench.bench?.currency) }};
             {{ plural(view.joint.brief.count ?? 1, 'joint') }}: {{ plural(price.packs, 'pack') }}
           </dd>
         </template>

@@ -1,3 +1,4 @@
+import { measured } from '../../../core/quantities/betterUnit'
 import { OVERLAP_CAP } from '../../../core/choice/margin'
 import { showMoney } from '../../../core/quantities/money'
 import type { RatioSummary } from '../../../core/statistics/analyse'
@@ -92,8 +93,8 @@ export function whyMargin(candidate: Candidate, test: TestId): Explanation {
     ],
     formula: [
       `${figure(candidate.summary!.weakJoint.low95)} ${unit} × ${figure(margin.bondedSize)} ${margin.sizeUnit}`,
-      `= ${figure(margin.holdsN)} N`,
-      `÷ ${figure(margin.requiredN)} N required`,
+      `= ${measured(margin.holdsN, 'N')}`,
+      `÷ ${measured(margin.requiredN, 'N')} required`,
       `= ${figure(margin.times)} times`,
     ],
     readings: readingsOf(candidate, test),

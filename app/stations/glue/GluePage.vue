@@ -2,11 +2,17 @@
 import { computed, ref, watch } from 'vue'
 import { glueCautions, stepCautions } from '../../../core/care/steps'
 import { careOf, wetGlueOf } from '../../bench/careOf'
+import { adviceOn } from '../../../core/planning/draft/procedure'
 import { tasksOf, type GlueTask } from '../../../core/planning/gluing'
+import { stepTime } from '../../../core/planning/stepTime'
+import { whyStep } from '../../../core/planning/stepWhy'
+import { stepWords } from '../../../core/planning/stepWords'
+import type { StepKind } from '../../../core/records/round'
 import { stampNow, useNow } from '../../bench/clock'
-import { familyTimes, type JointView } from '../../bench/jointView'
+import type { JointView } from '../../bench/jointView'
+import { settingOf } from '../../bench/setting'
 import { useBench } from '../../bench/store'
-import { inSentence, lasting, momentName } from '../../look/figures'
+import { momentName } from '../../look/figures'
 import { isTooSoon } from '../../look/act'
 import { useKey } from '../../look/keys'
 import TapeLabel from '../../look/TapeLabel.vue'
@@ -30,15 +36,16 @@ const task = computed<GlueTask | null>(
 )
 watch(task, (one) => (held.value = one && keyOf(one)), { immediate: true })
 const then = computed(() => tasks.value.filter((one) => one !== task.value).slice(0, 3))
-const family = computed(() => (task.value ? familyTimes(bench, task.value.procedure) : null))
 const care = computed(() => (task.value ? careOf(bench, props.view, task.value.procedure) : null))
 const cautions = computed(() => {
   if (!task.value || !care.value) return []
   const { procedure, step } = task.value
   return stepCautions(procedure, step, care.value, wetGlueOf(bench, props.view, procedure))
 })
+/** What is done at all pieces of a block before any glue is open. */
+const IN_BLOCK: ReadonlySet<StepKind> = new Set(['prepare-a', 'prepare-b', 'fit', 'mask'])
 const inBlock = computed(() =>
-  task.value && task.value.step.kind.startsWith('prepare') ? sameInBlock(tasks.value, task.value) : [],
+  task.value && IN_BLOCK.has(task.value.step.kind) ? sameInBlock(tasks.value, task.value) : [],
 )
 
 async function done() {
@@ -50,24 +57,23 @@ const allCured = computed(() => (curing.value.length ? Math.max(...curing.value.
 watch(
   () => task.value && `${task.value.coupon.id} ${task.value.step.id}`,
   () => {
-    if (!task.value || !family.value) return why.suggest(null)
+    if (!task.value) return why.suggest(null)
+    const { procedure, step } = task.value
     why.suggest({
-      about: task.value.procedure.name,
+      about: procedure.name,
       lines: [
-        task.value.step.text,
-        `Typical times of ${inSentence(family.value.name)} at 20 °C and 50 % humidity; the label and your ` +
-          'own tries outrank them.',
+        step.text,
+        ...whyStep(step, adviceOn(procedure, settingOf(bench, props.view.joint.brief, stampNow(), []))),
       ],
-      formula: [
-        ...(family.value.waitMinS
-          ? [`wait ${lasting(family.value.waitMinS)} to ${lasting(family.value.waitMaxS)}`]
-          : [`open ${lasting(family.value.openS)}`]),
-        `hold ${lasting(family.value.holdS)}`,
-        `handling ${lasting(family.value.handlingS)}`,
-        `full cure ${lasting(family.value.fullS)}`,
-      ],
+      formula: procedure.steps.flatMap((one) => {
+        const time = stepTime(one)
+        return time ? [`${stepWords[one.kind]} ${time}`] : []
+      }),
       cautions: care.value ? glueCautions(care.value) : [],
-      source: ['Knowledge tables, typical values.'],
+      source: [
+        'Times of the tables or the label, as they are in your room and at the depth of this joint; your own tries ' +
+          'outrank them.',
+      ],
     })
   },
   { immediate: true },

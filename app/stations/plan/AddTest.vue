@@ -41,7 +41,20 @@ const read = computed((): number | null | CodedError => {
     return error as CodedError
   }
 })
-const problem = computed(() => (read.value instanceof CodedError ? sayError(read.value) : ''))
+const age = ref('')
+/** What was typed as the age at the pull, s; nothing: at full cure. */
+const ageS = computed((): number | null | CodedError => {
+  if (age.value.trim() === '') return null
+  try {
+    return Math.round(parseQuantity(age.value, 'time', 'h', 'The age at the pull').inside)
+  } catch (error) {
+    return error as CodedError
+  }
+})
+const problem = computed(() => {
+  const wrong = [read.value, ageS.value].find((one) => one instanceof CodedError)
+  return wrong ? sayError(wrong) : ''
+})
 const exposure = computed((): Exposure | null => {
   if (!after.value) return null
   const usual = usualExposure(after.value, brief.value)
@@ -50,7 +63,9 @@ const exposure = computed((): Exposure | null => {
 })
 function add() {
   if (problem.value) return
-  emit('add', anotherArm(props.round.arms, brief.value, test.value, props.now, exposure.value))
+  const arm = anotherArm(props.round.arms, brief.value, test.value, props.now, exposure.value)
+  emit('add', { ...arm, ...(typeof ageS.value === 'number' && { ageS: ageS.value }) })
+  age.value = ''
 }
 </script>
 
@@ -81,6 +96,9 @@ function add() {
     <label v-if="after" class="field"
       ><span>{{ exposureRows[after].unit }}</span
       ><input v-model="amount" class="plain" inputmode="decimal"
+    /></label>
+    <label class="field age"
+      ><span>Pulled how long after closing</span><input v-model="age" class="plain" placeholder="at full cure"
     /></label>
     <v-btn class="alt" type="submit">Add this test</v-btn>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

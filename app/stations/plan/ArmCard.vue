@@ -5,6 +5,7 @@ import { tornBy } from '../../../core/coupons/draft'
 import { expectedN, partCarriesN } from '../../../core/coupons/expected'
 import { JOINT_ARM_MM, readWords } from '../../../core/coupons/reading'
 import { CodedError } from '../../../core/errors'
+import { measured } from '../../../core/quantities/betterUnit'
 import { digitsOf } from '../../../core/quantities/figure'
 import { sayError } from '../../../core/messages'
 import { armWords } from '../../../core/planning/arms'
@@ -75,10 +76,10 @@ const tears = computed(() => {
   return props.view.procedures.flatMap((one) => {
     const side = tornBy(props.arm.test, size, pair, familyTimes(bench, one).id)
     if (!side) return []
-    const load = figure(partCarriesN(props.arm.test, size, side))
+    const load = measured(partCarriesN(props.arm.test, size, side), 'N')
     const text =
       `Side ${side.name.toUpperCase()}, ${side.material.name} ${figure(side.thicknessMm)} mm thick, may tear first: ` +
-      `it carries about ${load} N here.`
+      `it carries about ${load} here.`
     return [{ letter: one.letter, text }]
   })
 })
@@ -93,7 +94,9 @@ function whyExpected(): Explanation {
   return {
     about: `load expected, ${kind.value.name}`,
     lines: ['Typical bond of the pair times the glued size, from a weak to a strong piece (90 %).'],
-    formula: expected.value!.loads.map(({ letter, load }) => `${letter}: ${figure(load[0])} to ${figure(load[1])} N`),
+    formula: expected.value!.loads.map(
+      ({ letter, load }) => `${letter}: ${measured(load[0], 'N')} to ${measured(load[1], 'N')}`,
+    ),
     change: [
       `${gauge.name} reads up to ${figure(gauge.limitN)} N in steps of ${figure(gauge.resolutionN)} N (Shelf).`,
       ...tears.value.map(({ letter, text }) => `${letter}: ${text}`),
@@ -126,8 +129,8 @@ function whyExpected(): Explanation {
       </div>
       <p v-if="expected" class="small num">
         <AskWhy :why="whyExpected"
-          >{{ expected.low === expected.high ? 'about' : `${figure(expected.low)} to` }} {{ figure(expected.high) }} N
-          expected</AskWhy
+          >{{ expected.low === expected.high ? 'about' : `${measured(expected.low, 'N')} to` }}
+          {{ measured(expected.high, 'N') }} expected</AskWhy
         >, read {{ readWords(arm.read ?? { way: 'gauge' }) }}
         <v-btn v-if="arm.read && arm.read.way !== 'gauge' && !planned" class="quiet" @click="emit('read')"
           >Read it by the gauge<span class="visually-hidden">: {{ armWords(arm) }}</span></v-btn

@@ -93,7 +93,7 @@ function whyLimit(): Explanation {
       load && strength !== null
         ? [
             formulaOf(props.arm.test)!.words,
-            [`F = ${figure(load.n)} N`, ...sizesOf(brief)].join(', '),
+            [`F = ${measured(load.n, 'N')}`, ...sizesOf(brief)].join(', '),
             `= ${measured(strength, kind.value.unit)}`,
           ]
         : undefined,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { measured } from '../../../core/quantities/betterUnit'
 import { showMoney } from '../../../core/quantities/money'
 import type { GlueNeed, Needs } from '../../../core/planning/needs'
 import { useBench } from '../../bench/store'
@@ -59,9 +60,9 @@ const why = (need: GlueNeed): Explanation => ({
               {{ need.name }} <span class="mute">{{ need.letters.join(', ') }}</span>
             </th>
             <td class="r num">
-              <AskWhy :why="() => why(need)">{{ figure(need.grams) }} g</AskWhy>
+              <AskWhy :why="() => why(need)">{{ measured(need.grams, 'g') }}</AskWhy>
             </td>
-            <td class="r num">{{ need.leftG === null ? 'none' : `${figure(need.leftG)} g` }}</td>
+            <td class="r num">{{ need.leftG === null ? 'none' : measured(need.leftG, 'g') }}</td>
             <td class="r num">{{ need.cost === null ? 'no price' : money(need.cost) }}</td>
             <td :class="{ careful: short(need) }">
               {{ toDo(need) }}<template v-if="need.mixes">; {{ plural(need.mixes, 'mix', 'mixes') }}</template>

@@ -5,7 +5,7 @@ import { stampNow, useMinute } from '../../bench/clock'
 import type { JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
-import { momentName, plural } from '../../look/figures'
+import { aboutWhen, plural } from '../../look/figures'
 import { useNarrow } from '../../look/narrow'
 import { benchWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
@@ -118,6 +118,10 @@ const shown = (id: string) => !narrow.value || part.value === id
             @drop="plan.dropArm(arm)"
           />
         </div>
+        <p v-if="plan.wantsUntreated.value" class="small">
+          What glue did to a piece shows beside one that it never touched.
+          <v-btn class="alt" @click="plan.addUntreated">Add an untreated piece</v-btn>
+        </p>
         <AddTest v-if="!planned" :view="view" :round="round" :now="opened" @add="plan.addArm" />
       </section>
 
@@ -153,7 +157,7 @@ const shown = (id: string) => !narrow.value || part.value === id
         :coupons="coupons"
         :money="plan.money(needs.cost)"
         :hours="needs.handsOnMinutes / 60"
-        :ready="momentName(plan.pulledFrom.value, now)"
+        :ready="aboutWhen(plan.pulledFrom.value, now)"
         @plan="planCoupons(bench, view, round, stampNow())"
       />
     </template>
@@ -185,6 +189,9 @@ const shown = (id: string) => !narrow.value || part.value === id
   gap: 16px;
   margin-top: 10px;
   align-items: start;
+}
+.procedures > :has(details.all[open]) {
+  grid-column: 1 / -1;
 }
 .parts {
   display: flex;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { onFriendlySurface } from '../../../core/planning/controls'
 import { differenceWords, varied } from '../../../core/planning/difference'
 import { stepTime } from '../../../core/planning/stepTime'
 import { stepWords } from '../../../core/planning/stepWords'
@@ -61,16 +62,23 @@ const like = computed(() =>
 )
 const differs = computed(() => (like.value ? differenceWords(props.procedure, like.value) : null))
 
-function vary() {
+/** A copy under the next letter, written as one entry. */
+function add(make: (id: string, letter: string) => Procedure, what: (letter: string) => string) {
   const letter = String.fromCharCode(Math.max(...letters.value.map((one) => one.charCodeAt(0))) + 1)
   if (letter > 'Z') return void bench.tell('A joint takes 26 procedures at most; leave one out first.', 'bad')
-  const copy = varied(props.procedure, newId(), letter)
-  return bench.write(
-    `${props.view.joint.code}: ${letter} like ${props.procedure.letter}, to vary one thing`,
-    [insert('procedure', copy)],
-    true,
-  )
+  const copy = make(newId(), letter)
+  return bench.write(`${props.view.joint.code}: ${what(letter)}`, [insert('procedure', copy)], true)
 }
+const vary = () =>
+  add(
+    (id, letter) => varied(props.procedure, id, letter),
+    (letter) => `${letter} like ${props.procedure.letter}, to vary one thing`,
+  )
+const befriend = () =>
+  add(
+    (id, letter) => onFriendlySurface(props.procedure, id, letter),
+    (letter) => `${letter} like ${props.procedure.letter}, on raw card`,
+  )
 /** @param opened the fields as they stood when the typing began, where the change was typed */
 const put = (patch: Partial<Procedure>, what: string, opened: Partial<Procedure> = {}) =>
   bench.edit(`${props.procedure.letter} ${props.procedure.name}: ${what}`, [
@@ -164,6 +172,9 @@ function set(read: () => number, keep: (value: number) => unknown) {
       >
       <v-btn v-if="!control" class="quiet" @click="emit('control')"
         >Make it the control<span class="visually-hidden">: {{ procedure.name }}</span></v-btn
+      >
+      <v-btn v-else class="quiet" @click="befriend"
+        >Add it on raw card<span class="visually-hidden">: {{ procedure.name }}</span></v-btn
       >
     </div>
   </article>

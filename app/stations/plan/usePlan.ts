@@ -1,7 +1,12 @@
 import { computed } from 'vue'
+import { gradingOf } from '../../../core/knowledge/testKinds'
+import { isUntreated, untreated } from '../../../core/planning/controls'
 import { fairness, type Mend } from '../../../core/planning/fairness'
 import { needsOf, type NeedOf } from '../../../core/planning/needs'
 import { hoursToPull } from '../../../core/planning/readyWhen'
+import { nextLetter } from '../../../core/planning/letters'
+import { insert } from '../../../core/records/entry'
+import { newId } from '../../bench/ids'
 import { showMoney } from '../../../core/quantities/money'
 import type { Arm, Procedure, Round } from '../../../core/records/round'
 import { packInUse } from '../../../core/situation/packs'
@@ -80,6 +85,21 @@ export function usePlan(view: () => JointView) {
       ),
     dropArm: (arm: Arm) => edit(({ arms }) => ({ arms: arms.filter(({ id }) => id !== arm.id) }), 'a test left out'),
     addArm: (arm: Arm) => edit(({ arms }) => ({ arms: [...arms, arm] }), 'another test'),
+    /** all tests are looked at, and no piece is left as it was */
+    wantsUntreated: computed(
+      () =>
+        !planned.value &&
+        round.value.arms.every(({ test }) => gradingOf(test) !== null) &&
+        !procedures.value.some(isUntreated),
+    ),
+    addUntreated: () => {
+      const piece = untreated(view().joint.id, newId(), nextLetter(procedures.value))
+      return bench.write(
+        `${view().joint.code}: an untreated piece as ${piece.letter}`,
+        [insert('procedure', piece)],
+        true,
+      )
+    },
     mend: ({ words, apply }: Mend) => mendDraft(bench, view(), round.value, apply(plan.value), words),
   }
 }

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { careFor } from '../../../core/care/care'
 import { airChangesPerHour, vapourEstimate } from '../../../core/care/vapour'
+import { cureAdvice } from '../../../core/cure/advice'
 import { harmOfUndoing, waysToUndo } from '../../../core/screening/undoing'
 import type { Candidate } from '../../../core/screening/shortlist'
 import { glueGrams } from '../../../core/situation/situation'
@@ -9,6 +10,8 @@ import { figure } from '../../look/figures'
 
 /** What to have ready, what evaporates, and how to take it apart again. */
 const props = defineProps<{ candidate: Candidate }>()
+/** What stands in the way of its cure here, and what helps. */
+const cure = computed(() => cureAdvice(props.candidate.situation.cure))
 const care = computed(() => careFor(props.candidate.situation))
 const undo = computed(() =>
   waysToUndo(props.candidate.situation).map((way) => ({ ...way, harm: harmOfUndoing(way, props.candidate.situation) })),
@@ -77,6 +80,10 @@ const vapour = computed((): string[] => {
 
 <template>
   <div class="details">
+    <section v-if="cure.length">
+      <h4>Cure in this room and joint</h4>
+      <p v-for="line in cure" :key="line">{{ line }}</p>
+    </section>
     <section>
       <h4>Before you start</h4>
       <p v-if="!care.hazards.length" class="mute">

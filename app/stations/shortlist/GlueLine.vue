@@ -84,7 +84,9 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
       </template>
     </div>
     <p class="mute small num times">
-      handled after {{ lasting(family.handlingS) }}<template v-if="cost"><br />{{ cost }}</template>
+      <template v-if="candidate.situation.cure.cures"
+        >handled after {{ lasting(family.handlingS) }}<br />cured after {{ lasting(family.fullS) }}</template
+      ><span v-else class="fails">will not cure here</span><template v-if="cost"><br />{{ cost }}</template>
     </p>
     <div class="acts">
       <span v-if="plain" class="holds picked">in as {{ plain.letter }}</span>

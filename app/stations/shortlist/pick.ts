@@ -1,6 +1,7 @@
 import { familyOf } from '../../../core/knowledge/families'
 import type { Helper } from '../../../core/knowledge/vocabulary'
 import { helperWords } from '../../../core/knowledge/vocabularyWords'
+import { nextLetter } from '../../../core/planning/letters'
 import { draftOf } from '../../../core/planning/draft/procedure'
 import { stepsOfWay } from '../../../core/planning/ways'
 import { insert, remove } from '../../../core/records/entry'
@@ -13,12 +14,6 @@ import { newId } from '../../bench/ids'
 import type { JointView } from '../../bench/jointView'
 import { settingOf } from '../../bench/setting'
 import type { useBench } from '../../bench/store'
-
-/** The first letter that no procedure of the joint bears; letters on tape are not used twice. */
-export const nextLetter = (procedures: readonly Procedure[]): string => {
-  const highest = procedures.reduce((max, procedure) => Math.max(max, procedure.letter.charCodeAt(0)), 64)
-  return String.fromCharCode(highest + 1)
-}
 
 export interface Picked {
   family: string

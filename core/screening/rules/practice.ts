@@ -1,3 +1,4 @@
+import { measured } from '../../quantities/betterUnit'
 import { faceClassOf, gripOf, useOf } from '../../knowledge/practice'
 import { figureOf } from '../../quantities/figure'
 import { called, has, is, loaded, type Face, type Situation } from '../../situation/situation'
@@ -121,8 +122,8 @@ const strength = rule(
     if (peeled && inPeel < 0)
       return push(
         inPeel,
-        `A weak joint holds about ${figureOf(peeled.holds)} N/mm in peel, and even lightly handled it meets about ` +
-          `${figureOf(peeled.needs)} N/mm.`,
+        `A weak joint holds about ${measured(peeled.holds, 'N/mm')} in peel, and even lightly handled it meets about ` +
+          `${measured(peeled.needs, 'N/mm')}.`,
         s.geometry === null,
       )
     const pulled = likelyPull(s)
@@ -130,8 +131,8 @@ const strength = rule(
     return pulled && db !== 0
       ? push(
           db,
-          `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${figureOf(pulled.holds)} N here, and it meets ` +
-            `${figureOf(pulled.needs)} N: widen it or add a fixing.`,
+          `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${measured(pulled.holds, 'N')} here, and it meets ` +
+            `${measured(pulled.needs, 'N')}: widen it or add a fixing.`,
         )
       : null
   },
