@@ -37,7 +37,7 @@ export const costOf = (bench: Store, view: JointView, procedure: Procedure): Joi
     familyTimes(bench, procedure),
     bench.get('adhesive', procedure.adhesive),
     bench.bench?.ratePerHour ?? 0,
-    otherGlues(bench, procedure, null),
+    otherGlues(bench, view, procedure, null),
   )
 
 /** The limit of the shown arm; null where there is none. */

@@ -35,7 +35,7 @@ export function usePlan(view: () => JointView) {
         family: familyTimes(bench, procedure),
         product: bench.get('adhesive', procedure.adhesive),
         left: pack?.left ?? null,
-        others: otherGlues(bench, procedure, today),
+        others: otherGlues(bench, view(), procedure, today),
       }
     }),
   )
