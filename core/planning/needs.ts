@@ -3,6 +3,7 @@ import { digitsOf, figureOf } from '../quantities/figure'
 import { bondedAreaOf, withSpares } from '../coupons/pieces'
 import { packGrams } from '../costs/cost'
 import { packOf } from '../costs/pack'
+import type { Family } from '../knowledge/families'
 import type { Arm, Procedure } from '../records/round'
 import { coverS } from '../screening/rules/cover'
 import { glueShare, type KnownGlue, type OtherPart } from './mix'
@@ -31,6 +32,8 @@ export interface GlueNeed {
   grams: number
   /** mixes of a two-part glue, none larger than its pot life allows; 0 for others */
   mixes: number
+  /** pieces that are laid before the first of them skins; null where it waits open, or does not skin */
+  atOnce: number | null
   /** on the shelf, g; null when there is none */
   leftG: number | null
   /** whole packs to buy */
@@ -127,8 +130,14 @@ interface Glue {
   packG: number | null
   leftG: number | null
   potS: number | null
+  /** until it skins, s; null where that does not count */
+  skinsS: number | null
+  /** once opened it is gone with the evening: whole packs are paid for */
+  fleeting: boolean
 }
 type Laid = Glue & Pick<GlueNeed, 'letters' | 'coupons' | 'grams' | 'sum'> & { cover: number }
+/** What keeps no longer than this once opened is not there for the next evening, days. */
+const KEEPS_DAYS = 14
 
 function glueOf({ family, product, left }: KnownGlue, spreadGm2: number): Glue {
   const pack = packOf(product, family)
@@ -140,6 +149,8 @@ function glueOf({ family, product, left }: KnownGlue, spreadGm2: number): Glue {
     packG,
     leftG: left === null ? null : left * packG,
     potS: family.mechanism === 'two-part' ? family.potLifeS : null,
+    skinsS: skinsIn(family),
+    fleeting: family.shelfOpenedDays <= KEEPS_DAYS,
   }
 }
 const unknownGlue = (name: string): Glue => ({
@@ -149,16 +160,30 @@ const unknownGlue = (name: string): Glue => ({
   packG: null,
   leftG: null,
   potS: null,
+  skinsS: null,
+  fleeting: false,
 })
 
+/** Until a glue that is closed wet skins or chills, s. */
+const skinsIn = ({ faces, waitMinS, openS, mechanism, form }: Family): number | null =>
+  faces === 'both' || waitMinS > 0 || mechanism === 'pressure' || form === 'film' || !Number.isFinite(openS)
+    ? null
+    : openS
+
 /** Mixes, packs and money of what is laid on. */
-function counted({ price, packG, potS, cover, ...need }: Laid): GlueNeed {
+function counted({ price, packG, potS, skinsS, fleeting, cover, ...laid }: Laid): GlueNeed {
+  // Closing is done piece by piece afterwards: only laying counts.
+  const laying = Math.max(1, cover - CLOSE_S)
+  const atOnce = skinsS === null ? null : Math.max(1, Math.floor((POT_SHARE * skinsS) / laying))
+  const need = { ...laid, atOnce }
   const mixes = potS === null ? 0 : Math.ceil(need.coupons / Math.max(1, Math.floor((POT_SHARE * potS) / cover)))
   const grams = Math.max(need.grams, mixes * LEAST_MIX_G)
   const least = grams > need.grams ? [`at least ${mixes} × ${LEAST_MIX_G} g a mix = ${g(grams)}`] : []
   if (packG === null) return { ...need, grams, mixes, packs: 0, cost: null, buy: null, sum: [...need.sum, ...least] }
-  const cost = (grams / packG) * price
+  const whole = fleeting ? Math.ceil(grams / packG - 1e-9) : null
+  const cost = (whole ?? grams / packG) * price
   const packs = Math.max(0, Math.ceil((grams - (need.leftG ?? 0)) / packG - 1e-9))
-  const sum = [...need.sum, ...least, `${g(grams)} ÷ ${g(packG)} a pack × ${price} = ${cost.toFixed(2)}`]
+  const share = whole === null ? `${g(grams)} ÷ ${g(packG)} a pack` : `${whole} whole, it does not keep once opened,`
+  const sum = [...need.sum, ...least, `${share} × ${price} = ${cost.toFixed(2)}`]
   return { ...need, grams, mixes, cost, packs, buy: packs * price, sum }
 }

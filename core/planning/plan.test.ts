@@ -80,6 +80,20 @@ describe('amounts and costs', () => {
     expect(needs).toMatchObject({ coupons: 16, pieces: 20, buy: 12.4 })
     expect(needs.handsOnMinutes).toBeCloseTo(129.5, 6)
   })
+  it('say how many are laid before the first one skins, and count whole what does not keep', () => {
+    const of = (family: string) =>
+      needsOf([{ procedure: procedure('A', family), family: familyOf(family), product: null, left: null }], arms, 4)
+        .glues[0]!
+    // White glue skins in 480 s; the larger coupon, 25 cm², takes 2.5 s to spread: 0.7 × 480 ÷ 2.5.
+    expect(of('pva-white').atOnce).toBe(134)
+    expect([of('contact-solvent').atOnce, of('tape-double').atOnce]).toEqual([null, null])
+    expect(of('ca-thin').atOnce).toBe(1)
+    // Reactive hot melt keeps three days once opened: one stick or ten grams, the pack is paid for.
+    const melt = of('hotmelt-pur')
+    expect(melt.cost).toBe(familyOf('hotmelt-pur').packPrice)
+    expect(melt.sum.at(-1)).toContain('1 whole, it does not keep once opened')
+    expect(of('hotmelt-low').cost).toBeLessThan(familyOf('hotmelt-low').packPrice)
+  })
   it('show their sum, and move with a price or a spread', () => {
     expect(needs.glues[0]!.sum[0]).toBe('A: (3 cm² + 25 cm²) × 2 faces × 140 g/m² × 5 pieces × 1.1 = 4.31 g')
     const dearer = needsOf([{ ...list[1]!, product: { ...list[1]!.product!, packPrice: 24.8 } }], arms, 4)

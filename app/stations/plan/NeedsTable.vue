@@ -27,9 +27,12 @@ const why = (need: GlueNeed): Explanation => ({
   ],
   formula: need.sum,
   source: ['Spread and density from the tables unless the procedure or the label says otherwise; price of your pack.'],
-  change: need.mixes
-    ? [`${plural(need.mixes, 'mix', 'mixes')}, none larger than its pot life allows, none below 5 g.`]
-    : [],
+  change: [
+    ...(need.mixes
+      ? [`${plural(need.mixes, 'mix', 'mixes')}, none larger than its pot life allows, none below 5 g.`]
+      : []),
+    ...(need.atOnce === null ? [] : [`Lay it on ${plural(need.atOnce, 'piece')} at a time: then the first one skins.`]),
+  ],
 })
 </script>
 
