@@ -2,12 +2,15 @@
 import { computed } from 'vue'
 import { armOf, armWords } from '../../../../core/planning/arms'
 import { testKinds } from '../../../../core/knowledge/testKinds'
+import { stepTime } from '../../../../core/planning/stepTime'
+import { stepWords } from '../../../../core/planning/stepWords'
 import { limitInShort } from '../../../../core/planning/limitMeans'
-import type { Coupon } from '../../../../core/records/round'
+import { readWords } from '../../../../core/coupons/reading'
+import type { Arm, Coupon } from '../../../../core/records/round'
 import type { JointView } from '../../../bench/jointView'
 import { useBench } from '../../../bench/store'
 import { useDrawnInPart } from '../../../look/drawInPart'
-import { lasting } from '../../../look/figures'
+import { capital, lasting } from '../../../look/figures'
 import MorePages from './MorePages.vue'
 
 /** For those who write by hand: every coupon with empty fields, in the order of gluing. */
@@ -25,6 +28,11 @@ const DRAWN = 20
 const { shown, rest, whole } = useDrawnInPart(() => pages.value, DRAWN)
 const procedureOf = (coupon: Coupon) => props.view.procedures.find(({ id }) => id === coupon.procedure)
 const arm = (coupon: Coupon) => armOf(props.view.round!, coupon)
+/** What is done otherwise with the coupons of an arm: edges taped shut, a lever. */
+const handling = ({ taped, read }: Arm) =>
+  [...(taped ? ['three edges taped shut'] : []), ...(read && read.way !== 'gauge' ? [`read ${readWords(read)}`] : [])]
+    .map((text) => `, ${text}`)
+    .join('')
 const closing = (coupon: Coupon) => {
   const wait = procedureOf(coupon)?.steps.find(({ kind }) => kind === 'wait')
   return wait ? `wait ${lasting(wait.minS)}${wait.maxS ? `–${lasting(wait.maxS)}` : ''}` : ''
@@ -34,6 +42,25 @@ const closing = (coupon: Coupon) => {
 <template>
   <div class="sheets">
     <MorePages :rest="rest" :pages="pages.length" @whole="whole = true" />
+    <article class="paper-page sheet">
+      <header>
+        <b>{{ view.joint.code }} {{ view.joint.name }}</b>
+        <span>how each is glued</span>
+      </header>
+      <section v-for="procedure in view.procedures" :key="procedure.id" class="way">
+        <h2>
+          {{ view.joint.code }}-{{ procedure.letter }} {{ procedure.name
+          }}{{ view.round!.control === procedure.id ? ', the control' : '' }}
+        </h2>
+        <ol>
+          <li v-for="step in procedure.steps" :key="step.id">
+            <b>{{ capital(stepWords[step.kind]) }}.</b> {{ step.text
+            }}<template v-if="stepTime(step)">: {{ stepTime(step) }}</template
+            >.
+          </li>
+        </ol>
+      </section>
+    </article>
     <article v-for="(page, i) in shown" :key="i" class="paper-page sheet">
       <header>
         <b>{{ view.joint.code }} {{ view.joint.name }}</b>
@@ -58,7 +85,9 @@ const closing = (coupon: Coupon) => {
           <tr v-for="coupon in page" :key="coupon.id">
             <td class="code">{{ coupon.label }}</td>
             <td>
-              {{ procedureOf(coupon)?.name }}<br /><small>{{ armWords(arm(coupon)) }} {{ closing(coupon) }}</small>
+              {{ procedureOf(coupon)?.name }}<br /><small
+                >{{ armWords(arm(coupon)) }}{{ handling(arm(coupon)) }} {{ closing(coupon) }}</small
+              >
             </td>
             <td class="fill" />
             <td class="fill" />
@@ -99,6 +128,19 @@ header {
   flex-wrap: wrap;
   gap: 4px 18px;
   padding-bottom: 4mm;
+}
+h2 {
+  margin: 0 0 1mm;
+  font-size: 11pt;
+}
+.way {
+  break-inside: avoid;
+  margin-bottom: 5mm;
+}
+.way ol {
+  margin: 0;
+  padding-left: 6mm;
+  list-style: decimal;
 }
 table {
   border-collapse: collapse;

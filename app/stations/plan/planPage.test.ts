@@ -1,0 +1,123 @@
+// @vitest-environment happy-dom
+import { flushPromises } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { buildDemoBench } from '../../../demo/bench'
+import { mountAt, type Mounted } from '../../testing/mountAt'
+
+vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../testing/noWorker')).noCharts())
+vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
+
+const NOW = Date.parse('2026-11-24T18:00:00')
+const planOf = () => mountAt(buildDemoBench(NOW), '/joint/h5/plan')
+const buttons = ({ wrapper }: Mounted, words: RegExp) =>
+  wrapper.findAll('button').filter((one) => words.test(one.text()))
+async function press(mounted: Mounted, words: RegExp) {
+  await buttons(mounted, words)[0]!.trigger('click')
+  await flushPromises()
+}
+async function typed(mounted: Mounted, selector: string, text: string) {
+  const field = mounted.wrapper.find(selector)
+  await field.setValue(text)
+  await field.trigger('change')
+  await flushPromises()
+}
+
+describe('the plan of a joint', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
+
+  it('stands whole, in the order of thought, with its sum always in sight', async () => {
+    const mounted = await planOf()
+    const heads = mounted.wrapper.findAll('h2').map((one) => one.text())
+    const order = [
+      'What is compared',
+      'How it is tested',
+      'How many of each?',
+      'Is it fair?',
+      'What is needed',
+      'Your hunch',
+    ]
+    expect(order.map((one) => heads.indexOf(one))).toEqual([...order.keys()].map((i) => heads.indexOf(order[0]!) + i))
+    // Two glues, a dry test and one after the cold that the brief names, four of each.
+    expect(mounted.wrapper.findAll('[data-arm]').map((one) => one.find('h3').text())).toEqual([
+      'lap shear',
+      'lap shear, after 12 h at −5 °C',
+    ])
+    expect(mounted.wrapper.find('.bar').text()).toMatch(/coupons\s*16.*glue.*€.*hands.*h.*pulled/)
+    expect(mounted.bench.of('round', 'h5')).toEqual([])
+    mounted.wrapper.unmount()
+  })
+
+  it('says why each step stands there, with the times of the room', async () => {
+    const mounted = await planOf()
+    const card = mounted.wrapper.find('[data-letter="B"]')
+    expect(card.find('.chain').text()).toMatch(/another coat.*wait\s*12 to 46 min.*cure\s*5\.8 days/)
+    expect(card.text()).toMatch(/Wait 12 min to 46 min before closing: too early traps solvent/)
+    expect(card.text()).toMatch(/Full cure 5 days, 1\.15 times that in this room, 17 °C and 58 %/)
+    mounted.wrapper.unmount()
+  })
+
+  it('names a cure that is not the room’s, and gives it back by one press', async () => {
+    const mounted = await planOf()
+    const { bench } = mounted
+    const tin = () => bench.of('procedure', 'h5').find(({ letter }) => letter === 'B')!
+    const before = tin().steps
+    const short = before.map((step) => (step.kind === 'cure' ? { ...step, minS: 3600 } : step))
+    await bench.write('shorter', [
+      { table: 'procedure', id: tin().id, before: { ...tin() }, after: { ...tin(), steps: short } } as never,
+    ])
+    await flushPromises()
+    expect(mounted.wrapper.find('[data-fault="another-cure"]').text()).toMatch(/unfair.*pulled before it is done/)
+    await press(mounted, /^Let B cure for/)
+    expect(tin().steps).toEqual(before)
+    expect(mounted.wrapper.find('[data-fault="another-cure"]').exists()).toBe(false)
+    mounted.wrapper.unmount()
+  })
+
+  it('offers a smaller coupon, a lever, weights or water where the gauge ends, each by one press', async () => {
+    const tables = buildDemoBench(NOW)
+    tables.bench[0]!.gauge = { ...tables.bench[0]!.gauge, limitN: 40 }
+    const mounted = await mountAt(tables, '/joint/h5/plan')
+    // The draft has found a way already: a size that is too large for the gauge is the maker's own.
+    expect(mounted.wrapper.find('[data-fault="reads-not-so-high"]').exists()).toBe(false)
+    await typed(mounted, '[data-arm="a1"] input', '25')
+    await typed(mounted, '[data-arm="a1"] .sizes label:nth-child(2) input', '20')
+    const fault = () => mounted.wrapper.find('[data-fault="reads-not-so-high"]')
+    expect(fault().exists()).toBe(true)
+    const ways = fault()
+      .findAll('button')
+      .map((one) => one.text())
+    expect(ways[0]).toMatch(/^Make it: /)
+    expect(ways[1]).toBe('Read it by the gauge on a lever of 2 to 1')
+    expect(ways.slice(2)).toEqual(['Read it by hung weights', 'Read it by water poured into a bucket'])
+    await fault()
+      .findAll('button')
+      .find((one) => /lever/.test(one.text()))!
+      .trigger('click')
+    await flushPromises()
+    expect(fault().exists()).toBe(false)
+    expect(mounted.wrapper.find('[data-arm="a1"]').text()).toMatch(/read by the gauge on a lever of 2 to 1/)
+    mounted.wrapper.unmount()
+  })
+
+  it('takes a test at an age of its own, and refuses a text that is no time', async () => {
+    const mounted = await planOf()
+    await typed(mounted, '.age input', 'soon')
+    expect(mounted.wrapper.find('form.add').text()).toMatch(/time/i)
+    await press(mounted, /^Add this test/)
+    expect(mounted.wrapper.findAll('[data-arm]')).toHaveLength(2)
+    await typed(mounted, '.age input', '30 min')
+    await mounted.wrapper.find('form.add').trigger('submit')
+    await flushPromises()
+    expect(mounted.wrapper.findAll('[data-arm] h3').at(-1)!.text()).toBe('lap shear, 30 min after closing')
+    mounted.wrapper.unmount()
+  })
+
+  it('adds the control on raw card by one press', async () => {
+    const mounted = await planOf()
+    await press(mounted, /^Add it on raw card/)
+    const [, , friendly] = mounted.bench.of('procedure', 'h5')
+    expect(friendly).toMatchObject({ letter: 'C', name: 'School textile glue, on raw card' })
+    expect(mounted.wrapper.find('[data-letter="C"]').text()).toMatch(/Same as A, but prepare B: take raw card/)
+    mounted.wrapper.unmount()
+  })
+})
