@@ -75,17 +75,19 @@ export function sizesToTry(test: TestId, usual: CouponSize, depthMm: number | nu
  */
 export function draftCoupon(wish: CouponWish): DraftedCoupon {
   const { test, depthMm, size } = wish
-  const sizes = sizesToTry(test, size, depthMm)
   const tapes = depthMm === null ? [false] : [false, true]
+  const tries = sizesToTry(test, size, depthMm).flatMap((one) => tapes.map((taped) => ({ size: one, taped })))
+  // How it is read changes neither load nor depth: each size is looked at once, and only as far as need be.
+  const looked: Look[] = []
   let best: { made: DraftedCoupon; score: number } | null = null
   for (const read of readings)
-    for (const one of sizes)
-      for (const taped of tapes) {
-        const made = judge(wish, one, read, taped)
-        const score = scoreOf(made, wish)
-        if (score === FULL) return made
-        if (!best || score > best.score) best = { made, score }
-      }
+    for (const [i, one] of tries.entries()) {
+      const look = (looked[i] ??= lookAt(wish, one.size, one.taped))
+      const made = readBy(look, read, wish.gauge)
+      const score = scoreOf(made, wish)
+      if (score === FULL) return made
+      if (!best || score > best.score) best = { made, score }
+    }
   return best!.made
 }
 
@@ -98,22 +100,29 @@ const inside = ([low, high]: readonly [number, number], [from, to]: readonly [nu
   low >= from && high <= to
 
 /** What a coupon of one size, read one way, would show. */
-export function judge(wish: CouponWish, size: CouponSize, read: ArmRead, taped: boolean): DraftedCoupon {
-  const { test, sides, families, gauge, depthMm } = wish
+export const judge = (wish: CouponWish, size: CouponSize, read: ArmRead, taped: boolean): DraftedCoupon =>
+  readBy(lookAt(wish, size, taped), read, wish.gauge)
+
+/** What a coupon shows however it is read. */
+type Look = Omit<DraftedCoupon, 'read' | 'readable'>
+const readBy = (look: Look, read: ArmRead, gauge: Gauge): DraftedCoupon => ({
+  ...look,
+  read,
+  readable: look.expectedN === null || inside(look.expectedN, readsAtAll(read, gauge)),
+})
+
+function lookAt({ test, sides, families, depthMm }: CouponWish, size: CouponSize, taped: boolean): Look {
   const known = families.filter((id) => id !== 'unknown')
   const loads = known.flatMap((family) => {
     const load = expectedN(test, size, sides, family)
     return load ? [load] : []
   })
-  const all: [number, number] | null = loads.length
-    ? [Math.min(...loads.map(([low]) => low)), Math.max(...loads.map(([, high]) => high))]
-    : null
   return {
     size,
-    read,
     taped,
-    expectedN: all,
-    readable: all === null || inside(all, readsAtAll(read, gauge)),
+    expectedN: loads.length
+      ? [Math.min(...loads.map(([low]) => low)), Math.max(...loads.map(([, high]) => high))]
+      : null,
     bondFirst: known.every((family) => tornBy(test, size, sides, family) === null),
     asDeep: depthMm === null || asDeep(couponDepthMm(test, size, taped), depthMm),
   }

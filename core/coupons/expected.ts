@@ -11,8 +11,6 @@ export interface Expected {
   cap: Record<'a' | 'b', number>
 }
 
-/** Where the force of a peel or prising acts from the glue line's edge, and the depth that is prised, mm. */
-const PRISED_MM = 25
 /** A solid gives way in shear at this share of its tensile strength (von Mises: 1/√3). */
 const SHEAR_SHARE = 1 / Math.sqrt(3)
 
@@ -72,7 +70,7 @@ export function partCarriesN(test: TestId, size: CouponSize, side: Side): number
     case 'peel':
       return material.flexible ? armCarries(side, widthMm).n : Infinity
     case 'cleavage':
-      return (tensileMPa * widthMm * thicknessMm ** 2) / (6 * PRISED_MM)
+      return (tensileMPa * widthMm * thicknessMm ** 2) / (6 * testKinds[test].bondLengthMm(size))
     case undefined:
       return Infinity
     default: {

@@ -55,7 +55,7 @@ function fromTheRim(cure: Cure): string[] {
   const more = what === 'damp' ? 'Mist one face' : 'Lay it thinner'
   return [
     `${says[what].replace(/^./, (c) => c.toUpperCase())} ${about(done)} mm of ${about(halfWidthMm)} mm in ` +
-      `${durationWords(givenS)}: all of it takes ${durationWords(cure.closedS!)}. ${lanes}${more}, or take a glue ` +
+      `${durationWords(givenS)}: all of it takes ${durationWords(cure.closedS!)}. ${lanes}. ${more}, or take a glue ` +
       'that dries before closing or sets by itself.',
   ]
 }

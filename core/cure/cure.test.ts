@@ -129,7 +129,9 @@ describe('what helps', () => {
     const given = (days: number) => ask('pva-white', 'foam-eva', 'foam-eva', { halfWidthMm: 50, givenS: days * 86_400 })
     // 5 mm/√day: in 4 days 10 mm from each rim.
     expect(cureAdvice(given(4))[0]).toContain('Dries 10 mm of 50 mm in 4 days')
-    expect(cureAdvice(given(4))[0]).toContain('beads no wider than 20 mm with air lanes between them it takes 4 days')
+    expect(cureAdvice(given(4))[0]).toContain(
+      'beads no wider than 20 mm with air lanes between them it takes 4 days. Lay it thinner, or take',
+    )
     expect(given(4)).toMatchObject({ beads: { widthMm: 20 } })
     expect(inRoom(familyOf('pva-white'), given(4)).fullS).toBeCloseTo(4 * 86_400, 6)
     // In an hour no bead dries that can be laid: the narrowest takes its time, and never less than the usual cure.

@@ -1,4 +1,4 @@
-import { slots } from './draft/slots'
+import { placeOf } from './draft/slots'
 import { varied } from './difference'
 import type { Procedure, Step } from '../records/round'
 
@@ -30,7 +30,7 @@ export const isUntreated = ({ family, adhesive, name }: Pick<Procedure, 'family'
  */
 export function untreated(joint: string, id: string, letter: string): Procedure {
   const step = (kind: Step['kind'], text: string): Step => ({
-    id: `s${slots.indexOf(kind as never) + 1}`,
+    id: `s${placeOf(kind) + 1}`,
     kind,
     text,
     minS: 0,

@@ -75,8 +75,6 @@ export function waysToRead(arm: Arm, wish: CouponWish): Mend[] {
 /** Loads that the way of reading cannot tell: the best ones would all read “at least”, the weak ones nothing. */
 export const readable: Check = (draft, setting) =>
   draft.arms.flatMap((arm): Fault[] => {
-    const wish = wishOf(arm, draft, setting)
-    if (!wish) return []
     const read = arm.read ?? GAUGE
     const [from, to] = readsAtAll(read, setting.gauge)
     const found = draft.procedures.map((procedure) => ({
@@ -85,7 +83,8 @@ export const readable: Check = (draft, setting) =>
     }))
     const high = found.filter(({ load }) => load && load[1] > to)
     const low = found.filter(({ load }) => load && load[0] < from)
-    if (!high.length && !low.length) return []
+    const wish = high.length || low.length ? wishOf(arm, draft, setting) : null
+    if (!wish) return []
     const [mend = null, ...more] = waysToRead(arm, wish)
     const fault = (id: string, list: typeof found, text: string): Fault[] =>
       list.length

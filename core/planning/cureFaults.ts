@@ -2,7 +2,7 @@ import { durationWords } from '../quantities/durations'
 import type { Procedure, Step } from '../records/round'
 import { draftSteps } from './draft/draft'
 import { demandsOf } from './draft/answers'
-import { slots } from './draft/slots'
+import { placeOf } from './draft/slots'
 import { withProcedure, type Check, type Fault } from './fault'
 import { fullCureS } from './steps'
 import { stepWords } from './stepWords'
@@ -71,7 +71,6 @@ export const demandLeftOut: Check = ({ procedures }, { advice }) =>
 
 /** The steps of a procedure with those that are wanted: in place of its own of that kind, or where they belong. */
 function withWanted({ steps }: Procedure, wanted: readonly Step[]): Step[] {
-  const place = ({ kind }: Step) => slots.indexOf(kind as never)
   let out = [...steps]
   let last = Math.max(0, ...steps.map(({ id }) => Number(id.replace(/\D/g, '')) || 0))
   for (const step of wanted) {
@@ -81,7 +80,7 @@ function withWanted({ steps }: Procedure, wanted: readonly Step[]): Step[] {
       continue
     }
     last += 1
-    const at = out.findIndex((one) => place(one) > place(step))
+    const at = out.findIndex(({ kind }) => placeOf(kind) > placeOf(step.kind))
     out = [...out.slice(0, at), { ...step, id: `s${last}` }, ...out.slice(at)]
   }
   return out

@@ -1,4 +1,5 @@
-import { formulaOf, testKinds } from '../knowledge/testKinds'
+import { perNewton } from '../coupons/expected'
+import { testKinds } from '../knowledge/testKinds'
 import { strengthPerN } from '../loads/requirement'
 import { measured } from '../quantities/betterUnit'
 import { STANDARD_GRAVITY } from '../quantities/units'
@@ -12,16 +13,7 @@ export function limitMeans(
   brief: Brief,
 ): { couponN: number | null; jointN: number | null } {
   const perN = (strength: number | null) => (strength ? limit / strength : null)
-  return { couponN: perN(onCoupon(arm)), jointN: perN(strengthPerN(brief, arm.test)) }
-}
-
-/** Strength that one newton makes on the coupon; null where the test weighs no load or a size is open. */
-function onCoupon({ test, size }: Pick<Arm, 'test' | 'size'>): number | null {
-  try {
-    return formulaOf(test)?.strength(1, size) ?? null
-  } catch {
-    return null
-  }
+  return { couponN: perN(perNewton(arm.test, arm.size)), jointN: perN(strengthPerN(brief, arm.test)) }
 }
 
 /** A force as a scale says it, and as the weight that hangs on it. */
@@ -39,7 +31,7 @@ export function limitWords(limit: number, arm: Pick<Arm, 'test' | 'size'>, brief
 
 /** A limit with its unit, and the force that it is on the coupon of its arm: “9.19 kPa, 2.76 N on this coupon”. */
 export function limitInShort(limit: number, arm: Pick<Arm, 'test' | 'size'>): string {
-  const strength = onCoupon(arm)
+  const strength = perNewton(arm.test, arm.size)
   const force = strength ? `, ${measured(limit / strength, 'N')} on this coupon` : ''
   return `${measured(limit, testKinds[arm.test].unit)}${force}`
 }

@@ -13,7 +13,7 @@ import { seededRandom } from '../random'
 import { HOLD_BY_HAND_S } from '../steps'
 import { answers, demandsOf, notByStep } from './answers'
 import { draftSteps } from './draft'
-import { slots } from './slots'
+import { placeOf, slots } from './slots'
 
 const drafted = (s: Situation) => draftSteps(s, screen(s).reasons)
 const on = (family: string, a: string, b: string, brief: Partial<Brief> = {}, around: Around = {}) =>
@@ -69,7 +69,7 @@ describe('300 random briefs, every glue', () => {
 
   it('have their steps in the order in which they are done, each kind once, and end in the cure', () => {
     for (const { steps, name } of cases) {
-      const places = steps.map(({ kind }) => slots.indexOf(kind as never))
+      const places = steps.map(({ kind }) => placeOf(kind))
       expect(places, name).toEqual([...new Set(places)].sort((x, y) => x - y))
       expect(steps.at(-1)!.kind, name).toBe('cure')
       for (const kind of ['apply', 'close'] as const) expect(stepOf(steps, kind), name).toBeDefined()

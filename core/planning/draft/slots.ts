@@ -1,32 +1,33 @@
 import type { StepKind } from '../../records/round'
 
-/** Where something that must be done stands in a procedure, from first to last, and what kind of step it is. */
-const order = {
-  ready: 'ready',
-  'prepare-a': 'prepare-a',
-  'prepare-b': 'prepare-b',
-  try: 'try',
-  fit: 'fit',
-  mask: 'mask',
-  prime: 'prime',
-  mix: 'mix',
-  damp: 'damp',
-  activate: 'activate',
-  fill: 'fill',
-  apply: 'apply',
-  coat: 'coat',
-  wait: 'wait',
-  close: 'close',
-  press: 'press',
-  dab: 'dab',
-  light: 'light',
-  hold: 'hold',
-  clamp: 'clamp',
-  fillet: 'fillet',
-  cure: 'cure',
-} satisfies Record<string, StepKind>
-export type Slot = keyof typeof order
-export const slots = Object.keys(order) as Slot[]
+/** Where something that must be done stands in a procedure, from first to last: the kinds of step that are drafted. */
+export const slots = [
+  'ready',
+  'prepare-a',
+  'prepare-b',
+  'try',
+  'fit',
+  'mask',
+  'prime',
+  'mix',
+  'damp',
+  'activate',
+  'fill',
+  'apply',
+  'coat',
+  'wait',
+  'close',
+  'press',
+  'dab',
+  'light',
+  'hold',
+  'clamp',
+  'fillet',
+  'cure',
+] as const satisfies readonly StepKind[]
+export type Slot = (typeof slots)[number]
+/** Where a kind of step stands; −1 for one that is never drafted. */
+export const placeOf = (kind: StepKind): number => (slots as readonly StepKind[]).indexOf(kind)
 
 /** What is done once for all pieces of a procedure, not at each. */
 export const ONCE: ReadonlySet<Slot> = new Set(['ready', 'try', 'mix'])
