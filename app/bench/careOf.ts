@@ -1,5 +1,6 @@
 import type { WetGlue } from '../../core/care/heat'
 import { careFor, type Care } from '../../core/care/care'
+import { secondOf } from '../../core/planning/draft/procedure'
 import { usableDab } from '../../core/screening/rules/help'
 import { situationOf, type Dab } from '../../core/situation/situation'
 import type { Procedure } from '../../core/records/round'
@@ -12,6 +13,7 @@ const situation = (bench: BenchStore, view: JointView, procedure: Procedure, dab
   situationOf(view.joint.brief, view.a?.cls ?? null, view.b?.cls ?? null, familyTimes(bench, procedure), {
     helpers: procedure.helpers,
     dab,
+    second: procedure.second && secondOf(procedure.second, { adhesives: bench.all('adhesive') }),
   })
 
 /** The fast glue whose dabs hold a procedure's joint meanwhile: the first that these faces bear; null without dabs. */

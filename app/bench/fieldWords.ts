@@ -16,6 +16,7 @@ const own: Record<string, string> = {
   perEvening: 'how many an evening',
   packPrice: 'price of a pack',
   resolutionN: 'smallest step, N',
+  unit: 'unit',
   limitN: 'it reads up to, N',
   spreadGm2: 'amount, g/m²',
 }

@@ -1,4 +1,4 @@
-import { measured } from '../../core/quantities/betterUnit'
+import { forceWords } from '../../core/quantities/force'
 import { requiredLoad } from '../../core/loads/requirement'
 import { geometryWords, loadWords } from '../../core/knowledge/vocabulary'
 import { curingAt, type Station } from '../../core/planning/progress'
@@ -70,14 +70,14 @@ export function routeWords(view: JointView): Record<Station, { done: boolean; wo
 }
 
 /** What the joint has to do, in a line: "36 patches, peeled, flexed, 0.9 N each". */
-export function needWords(view: JointView): string {
+export function needWords(view: JointView, force = (n: number) => forceWords(n)): string {
   const { brief } = view.joint
   const required = requiredLoad(brief)
   const shape = brief.geometry ? geometryWords[brief.geometry].word.replace(/^an? /, '') : 'shape open'
   return [
     brief.count && brief.count > 1 ? `${brief.count} × ${shape}` : shape,
     ...(brief.loads ?? []).map((load) => loadWords[load].word),
-    required ? `${measured(required.n, 'N')}${brief.count && brief.count > 1 ? ' each' : ''}` : 'load open',
+    required ? `${force(required.n)}${brief.count && brief.count > 1 ? ' each' : ''}` : 'load open',
     ...(brief.heatC !== null && brief.heatC > 30 ? [`${brief.heatC} °C`] : []),
   ].join(', ')
 }

@@ -1,12 +1,12 @@
 import { DAB_SHARE } from '../../core/coupons/dabs'
-import { families, familyOf } from '../../core/knowledge/families'
-import { otherParts, type KnownGlue, type OtherPart } from '../../core/planning/mix'
-import type { Procedure } from '../../core/records/round'
+import { families, familyOf, isFamily, unknownFamily } from '../../core/knowledge/families'
+import { otherParts, secondShare, type KnownGlue, type OtherPart } from '../../core/planning/mix'
+import type { Procedure, Second } from '../../core/records/round'
 import { productFamily } from '../../core/situation/label'
 import { packInUse } from '../../core/situation/packs'
 import type { Adhesive } from '../../core/records/shelf'
 import { dabOf } from './careOf'
-import type { JointView } from './jointView'
+import { familyTimes, type JointView } from './jointView'
 import type { useBench } from './store'
 
 /**
@@ -32,10 +32,20 @@ export function otherGlues(
     return family ? { family, product: null, left: null } : null
   }
   const dab = dabOf(bench, view, procedure)
-  const dabs = (family: string): OtherPart => {
+  const dabs = (family: string): OtherPart[] => {
     const product = bench.all('adhesive').find((one) => one.family === family)
     const glue = product ? known(product) : { family: familyOf(family), product: null, left: null }
-    return { name: product?.name ?? glue.family.name, share: DAB_SHARE, known: glue }
+    return [{ name: product?.name ?? glue.family.name, share: DAB_SHARE, known: glue }]
   }
-  return [...otherParts(procedure, byName), ...(dab ? [dabs(dab)] : [])]
+  const beside = (second: Second): OtherPart[] => {
+    const product = bench.get('adhesive', second.adhesive)
+    const family = isFamily(second.family) ? familyOf(second.family) : unknownFamily
+    const glue = product ? known(product) : { family, product: null, left: null }
+    const own = familyTimes(bench, procedure)
+    const { coats } = procedure
+    const laid = { spreadGm2: procedure.spreadGm2 ?? own.spreadGm2, faces: own.faces === 'both' ? 2 : 1, coats }
+    return [{ name: product?.name ?? glue.family.name, share: secondShare(second, glue.family, laid), known: glue }]
+  }
+  const { second } = procedure
+  return [...otherParts(procedure, byName), ...(dab ? dabs(dab) : []), ...(second ? beside(second) : [])]
 }

@@ -74,6 +74,7 @@ export function settingOf(bench: BenchStore, brief: Brief, now: number, evidence
     b: cls(brief.b.material),
     room: bench.bench?.room ?? null,
     currency: bench.bench?.currency ?? '',
+    forceUnit: bench.bench?.gauge.unit,
     now,
     adhesives: bench.all('adhesive'),
     stock: bench.all('stock'),

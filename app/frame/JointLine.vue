@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useMinute } from '../bench/clock'
 import { glueName, hatchOf, type JointView } from '../bench/jointView'
+import { useForce } from '../bench/force'
 import { needWords, nextStep, stateWords } from '../bench/jointWords'
 import { useBench } from '../bench/store'
 import { figure, plural } from '../look/figures'
@@ -9,6 +10,7 @@ import SeamDrawing from '../look/seam/SeamDrawing.vue'
 
 /** One joint of the build in a line: what it is, where it stands, what was decided, what comes next. */
 defineProps<{ view: JointView }>()
+const force = useForce()
 const bench = useBench()
 const now = useMinute()
 </script>
@@ -31,7 +33,7 @@ const now = useMinute()
       <router-link :to="{ name: view.progress.at, params: { joint: view.joint.id } }">
         <span class="mono code">{{ view.joint.code }}</span> {{ view.joint.name }}
       </router-link>
-      <p class="mute small">{{ needWords(view) }}</p>
+      <p class="mute small">{{ needWords(view, force) }}</p>
     </div>
     <div class="state">
       <template v-if="view.decision">

@@ -5,11 +5,13 @@ import { PULLS_NEEDED, quantileType7 } from '../../core/readings/hands'
 import { parseQuantity } from '../../core/quantities/parse'
 import { sayError } from '../../core/messages'
 import { update } from '../../core/records/entry'
+import { useForce } from '../bench/force'
 import { useBench } from '../bench/store'
-import { figure, plural } from '../look/figures'
+import { plural } from '../look/figures'
 
 // A maker pulls each grip on the scale a few times, once; from then on "one hand" is a load.
 const bench = useBench()
+const force = useForce()
 const words: Record<Grip, string> = {
   'shaken-off': 'a good shake',
   'one-finger': 'one finger',
@@ -37,7 +39,7 @@ async function add(grip: Grip) {
 }
 /** what nine of ten pulls lie between */
 const rangeOf = (pulls: readonly number[]) =>
-  `${figure(quantileType7(pulls, 0.1))} to ${figure(quantileType7(pulls, 0.9))} N, ${pulls.length} pulls`
+  `${force(quantileType7(pulls, 0.1))} to ${force(quantileType7(pulls, 0.9))}, ${pulls.length} pulls`
 </script>
 
 <template>

@@ -5,21 +5,28 @@ import { parseMoney } from '../../core/quantities/parseMoney'
 import { sayError } from '../../core/messages'
 import { CodedError } from '../../core/errors'
 import { digitsOf } from '../../core/quantities/figure'
+import { forceUnits, forceUnitWords, type ForceUnit } from '../../core/quantities/force'
+import { fromInside } from '../../core/quantities/units'
 import type { Bench } from '../../core/records/bench'
 import { sameRecord } from '../../core/records/entry'
 import { editOf, useBench } from '../bench/store'
 
 // What force is read with, and what an hour of the maker's work counts.
 const bench = useBench()
-const form = ref({ name: '', limit: '', step: '', rate: '', currency: '' })
+const form = ref({ name: '', limit: '', step: '', unit: 'N' as ForceUnit, rate: '', currency: '' })
 const message = ref('')
 const bad = ref(false)
 /** as it stood when the form was filled */
 const opened = shallowRef<Bench | null>(null)
+/** A force of the scale as it would be typed, to six digits: what is converted back and forth stays what it was. */
+function typedIn({ unit = 'N' }: Bench['gauge'], n: number): string {
+  return `${digitsOf(+fromInside(n, unit, 'force').toPrecision(6))} ${unit}`
+}
 const asTyped = (of: Bench) => ({
   name: of.gauge.name,
-  limit: `${digitsOf(of.gauge.limitN)} N`,
-  step: `${digitsOf(of.gauge.resolutionN)} N`,
+  limit: typedIn(of.gauge, of.gauge.limitN),
+  step: typedIn(of.gauge, of.gauge.resolutionN),
+  unit: of.gauge.unit ?? 'N',
   rate: digitsOf(of.ratePerHour),
   currency: of.currency,
 })
@@ -36,9 +43,14 @@ watch(
 )
 async function keep() {
   try {
-    const limitN = parseQuantity(form.value.limit, 'force', 'N', 'limit').inside
-    const resolutionN = parseQuantity(form.value.step, 'force', 'N', 'smallest step').inside
-    const gauge = { name: form.value.name.trim() || 'scale', limitN, resolutionN }
+    const { unit } = form.value
+    const was = opened.value!.gauge
+    /** what was not typed anew stays as exact as it was */
+    const read = (text: string, before: number, field: string) =>
+      text === typedIn(was, before) ? before : parseQuantity(text, 'force', unit, field).inside
+    const limitN = read(form.value.limit, was.limitN, 'limit')
+    const resolutionN = read(form.value.step, was.resolutionN, 'smallest step')
+    const gauge = { name: form.value.name.trim() || 'scale', limitN, resolutionN, unit }
     if (limitN <= resolutionN)
       throw new CodedError('out-of-order', 'limit', { field: 'The scale', low: resolutionN, high: limitN })
     const ratePerHour = parseMoney(form.value.rate || '0', 'rate')
@@ -72,6 +84,12 @@ async function keep() {
       <label class="field"
         ><span>in steps of</span><input v-model="form.step" class="plain" placeholder="10 g"
       /></label>
+      <label class="field"
+        ><span>Loads are told in</span>
+        <select v-model="form.unit" class="plain">
+          <option v-for="unit in forceUnits" :key="unit" :value="unit">{{ forceUnitWords[unit] }}</option>
+        </select>
+      </label>
       <label class="field"
         ><span>An hour of my work counts</span><input v-model="form.rate" class="plain" inputmode="decimal"
       /></label>

@@ -38,6 +38,7 @@ export function hazardSources(s: Situation): { code: string; from: string }[] {
     const codes = helper === 'tack-and-cure' && s.dab ? familyOf(s.dab).hazards : helperHazards[helper]
     return codes.map((code) => ({ code, from: helperWords[helper].word }))
   })
+  const second = s.second ? s.second.family.hazards.map((code) => ({ code, from: s.second!.name })) : []
   const parts = s.faces.flatMap(({ material, traits }) => {
     if (!material) return []
     const codes: string[] = []
@@ -49,7 +50,7 @@ export function hazardSources(s: Situation): { code: string; from: string }[] {
     if (material.traits.includes('resin') && traits?.includes('uncured')) codes.push('sensitiser', 'acrylate')
     return codes.map((code) => ({ code, from: material.name }))
   })
-  return [...glue, ...helped, ...parts]
+  return [...glue, ...helped, ...second, ...parts]
 }
 
 /**

@@ -15,10 +15,12 @@ export const combinations: Combination[] = [
     id: 'solvent-near-heat',
     says: (s, codes) => {
       const hot = s.heatNear === true || s.later?.some((work) => work === 'hot-wire' || work === 'heat-form')
-      const gun = s.helpers.includes('tack-and-cure') && s.dab === 'hotmelt-low'
+      const dabs = s.helpers.includes('tack-and-cure') && s.dab === 'hotmelt-low'
+      const gun = dabs || s.second?.family.traits.includes('gun')
       if (!has(codes, 'flammable', 'pressure-can') || !(hot || gun)) return null
+      const what = hot ? 'a hot wire, heat gun or flame' : `a hot gun for the ${dabs ? 'dabs' : 'second glue'}`
       return (
-        `Flammable vapour and ${gun && !hot ? 'a hot gun for the dabs' : 'a hot wire, heat gun or flame'} must ` +
+        `Flammable vapour and ${what} must ` +
         'not meet: glue first, let the film dry and the air clear, then heat in another place. See the label.'
       )
     },
@@ -26,7 +28,8 @@ export const combinations: Combination[] = [
   {
     id: 'instant-on-fibre',
     says: (s) => {
-      if (s.family.chemistry !== 'cyanoacrylate' && s.dab !== 'ca-gel') return null
+      const instant = [s.family, s.second?.family].some((one) => one?.chemistry === 'cyanoacrylate')
+      if (!instant && s.dab !== 'ca-gel') return null
       const face = someFace(s, is('fibrous'))
       return face
         ? `Instant glue on ${called(face)} may smoke and burn: never soak it. No cotton or wool gloves, wipes or ` +

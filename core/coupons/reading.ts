@@ -1,3 +1,4 @@
+import type { ForceUnit } from '../quantities/force'
 import type { ArmRead } from '../records/round'
 import { STANDARD_GRAVITY } from '../quantities/units'
 import { LIMIT_SHARE, STEPS_AT_LEAST } from './plan'
@@ -5,6 +6,8 @@ import { LIMIT_SHARE, STEPS_AT_LEAST } from './plan'
 export interface Gauge {
   limitN: number
   resolutionN: number
+  /** what its display is told in; left out: newtons */
+  unit?: ForceUnit
 }
 
 /** What hangs from a hook at a kitchen table, kg; what is poured into a cup or a bucket, l. */

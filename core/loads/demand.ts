@@ -1,4 +1,5 @@
 import { measured } from '../quantities/betterUnit'
+import { forceWords, type ForceUnit } from '../quantities/force'
 import type { LoadMode } from '../knowledge/vocabulary'
 import type { Brief } from '../records/joint'
 import { figureOf } from '../quantities/figure'
@@ -28,16 +29,17 @@ const open = (mode: LoadMode, unit: Demand['unit'], word: NonNullable<Demand['op
  * Required load of one joint by mode (methods.md 9, turned into the joint's mode as in methods.md 1): sideways and
  * straight pulls as a force; peel and prising as force over width; twist and snap as force × lever; flexing as the
  * angle or radius wanted.
+ * @param shownIn what forces are told in within the sums; left out: newtons
  */
-export function demands(brief: Brief): Demand[] {
+export function demands(brief: Brief, shownIn?: ForceUnit): Demand[] {
   const load = requiredLoad(brief)
-  return (brief.loads ?? []).map((mode) => demand(mode, brief, load))
+  return (brief.loads ?? []).map((mode) => demand(mode, brief, load, shownIn))
 }
 
-function demand(mode: LoadMode, brief: Brief, load: RequiredLoad | null): Demand {
+function demand(mode: LoadMode, brief: Brief, load: RequiredLoad | null, shownIn?: ForceUnit): Demand {
   if (mode === 'flex') return flexDemand(brief)
   if (!load) return open(mode, 'N', 'weightKg', 'Say the weight it carries.')
-  const force = `${measured(load.n, 'N')}`
+  const force = forceWords(load.n, shownIn)
   if (mode === 'peel' || mode === 'cleavage') {
     if (brief.widthMm === null) return open(mode, 'N/mm', 'widthMm', 'Say how wide the glued face is.')
     const value = load.n / brief.widthMm

@@ -1,4 +1,4 @@
-import { measured } from '../quantities/betterUnit'
+import { forceWords } from '../quantities/force'
 import { asDeep, couponDepthMm } from '../coupons/depth'
 import { draftCoupon, judge, type CouponWish } from '../coupons/draft'
 import { expectedN } from '../coupons/expected'
@@ -10,6 +10,7 @@ import { digitsOf, figureOf } from '../quantities/figure'
 import type { Arm, ArmRead, Procedure } from '../records/round'
 import type { Situation } from '../situation/situation'
 import { armWords } from './arms'
+import { newArm } from './newArm'
 import { letters, withArm, type Check, type FairnessSetting, type Fault, type Mend, type PlanDraft } from './fault'
 import { couponSides } from './sides'
 
@@ -77,6 +78,7 @@ export const readable: Check = (draft, setting) =>
   draft.arms.flatMap((arm): Fault[] => {
     const read = arm.read ?? GAUGE
     const [from, to] = readsAtAll(read, setting.gauge)
+    const force = (n: number) => forceWords(n, setting.gauge.unit)
     const found = draft.procedures.map((procedure) => ({
       procedure,
       load: expectedLoad(arm, setting, setting.familyOf(procedure).id),
@@ -103,16 +105,40 @@ export const readable: Check = (draft, setting) =>
       ...fault(
         'reads-not-so-high',
         high,
-        `up to ${measured(most, 'N')} are expected and ${readWords(read)} one reads to ${measured(to, 'N')}: ` +
+        `up to ${force(most)} are expected and ${readWords(read)} one reads to ${force(to)}: ` +
           'the best ones would all read “at least”.',
       ),
       ...fault(
         'reads-not-so-low',
         low,
-        `weak pieces would let go below ${measured(from, 'N')}, which ${readWords(read)} nobody can tell apart.`,
+        `weak pieces would let go below ${force(from)}, which ${readWords(read)} nobody can tell apart.`,
       ),
     ]
   })
+
+/** An edge joint of which a lap is pulled: glue on a face, where the joint has end grain, cut cells or a thin edge. */
+export const asAnEdge: Check = ({ arms }, { brief, now }) =>
+  arms.flatMap((arm): Fault[] =>
+    brief.geometry !== 'butt-edge' || arm.test !== 'lap-shear'
+      ? []
+      : [
+          {
+            id: 'not-as-an-edge',
+            about: arm.id,
+            text:
+              'The joint meets at its edge, and a lap glues face on face: it would look stronger than the edge is, ' +
+              'whose glued width is its thickness and which opens as it is pushed sideways.',
+            mend: {
+              words: 'Snap it as an edge instead',
+              apply: (draft) => {
+                const edge = newArm(brief, arm.id, 'snap-rect', now, arm.exposure)
+                return withArm(draft, arm.id, { ...edge, read: { way: 'gauge' }, taped: false })
+              },
+            },
+            note: true,
+          },
+        ],
+  )
 
 /** How deep the joint lies as a procedure glues it: half of a bead where it is laid in beads. mm */
 const depthOf = ({ cure, edgeMm }: Situation): number | null =>

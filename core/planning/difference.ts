@@ -25,6 +25,8 @@ export function differences(one: Procedure, other: Procedure): string[] {
   const [mine, theirs] = [new Set(one.helpers), new Set(other.helpers)]
   for (const helper of mine) if (!theirs.has(helper)) out.push(`with ${helperWords[helper].word}`)
   for (const helper of theirs) if (!mine.has(helper)) out.push(`without ${helperWords[helper].word}`)
+  const second = ({ second: it }: Procedure) => (it ? `${it.family} ${it.adhesive} ${it.role} ${it.where}` : '')
+  if (second(one) !== second(other)) out.push(second(one) ? 'with a second glue' : 'without its second glue')
   if (one.coats !== other.coats)
     out.push(`${one.coats} ${one.coats === 1 ? 'coat' : 'coats'} instead of ${other.coats}`)
   if (one.spreadGm2 !== other.spreadGm2 && one.family === other.family)

@@ -2,7 +2,7 @@ import { formulaOf, testKinds, type TestId } from '../knowledge/testKinds'
 import type { Arm, Procedure, Step, StepKind } from '../records/round'
 import { armWords } from './arms'
 import { bestTrusted } from './control'
-import { asDeepAsTheJoint, readable } from './couponFaults'
+import { asAnEdge, asDeepAsTheJoint, readable } from './couponFaults'
 import { cureOfTheRoom, demandLeftOut } from './cureFaults'
 import { letters, withArm, withProcedure, type Check, type Fault, type FairnessSetting, type PlanDraft } from './fault'
 import { limitFor } from './limitFor'
@@ -200,6 +200,7 @@ const checks: Check[] = [
   packNearDate,
   readable,
   asDeepAsTheJoint,
+  asAnEdge,
   cureOfTheRoom,
   demandLeftOut,
 ]
@@ -216,6 +217,7 @@ export const faultIds = [
   'reads-not-so-high',
   'reads-not-so-low',
   'not-as-deep',
+  'not-as-an-edge',
   'another-cure',
   'demand-left-out',
 ] as const

@@ -310,6 +310,12 @@ describe('fairness', () => {
       },
       metal,
     ],
+    [
+      'not-as-an-edge',
+      fair,
+      { ...fair, arms: [arm('a1', { test: 'snap-rect', size: {} })] },
+      { brief: { ...brief, geometry: 'butt-edge' } },
+    ],
   ]
   const ids = (draft: PlanDraft, more: Partial<FairnessSetting> = {}) =>
     fairness(draft, { ...setting, ...more }).map(({ id }) => id)

@@ -30,7 +30,13 @@ export function whyStep(step: Pick<Step, 'kind' | 'why'>, advice: Advice | null)
   return out.length || !usual ? out : [usual]
 }
 
-function cureSum({ situation: { cure } }: Advice): string[] {
+function cureSum({ situation: { cure, second, family: here } }: Advice): string[] {
+  if (second && second.family.fullS > here.fullS)
+    return [`${second.name}, the slower of the two, takes ${durationWords(second.family.fullS)} here.`]
+  return cureSumOf(cure)
+}
+
+function cureSumOf(cure: Advice['situation']['cure']): string[] {
   const { family, room } = cure.question
   if (!cure.cures) return cureAdvice(cure).slice(0, 1)
   const { tempC, rh } = room ?? STANDARD_ROOM

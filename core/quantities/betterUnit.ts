@@ -9,6 +9,7 @@ const others: Record<string, { small?: [unit: string, factor: number]; large?: [
   mN: { small: ['µN', 1000] },
   'N·mm': { small: ['mN·mm', 1000], large: ['N·m', 0.001] },
   kgf: { small: ['gf', 1000] },
+  lbf: { small: ['ozf', 16] },
   'mm²': { large: ['cm²', 0.01] },
   g: { small: ['mg', 1000], large: ['kg', 0.001] },
   kg: { small: ['g', 1000], large: ['t', 0.001] },

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { forceUnits } from '../quantities/force'
 import { amount, day, id, moment, positive, text, words } from './fields'
 
 const pulls = z.array(positive)
@@ -17,7 +18,13 @@ export const benchSchema = z.object({
     }),
   ),
   /** what force is read with: its limit and its smallest step, N */
-  gauge: z.object({ name: text, limitN: positive, resolutionN: positive }),
+  gauge: z.object({
+    name: text,
+    limitN: positive,
+    resolutionN: positive,
+    /** what its display, and every load on screen, is told in; left out: newtons */
+    unit: z.optional(z.enum(forceUnits)),
+  }),
   /** pulls on the scale by grip, N (methods.md 1, by hand) */
   hands: z.object({ 'shaken-off': pulls, 'one-finger': pulls, 'one-hand': pulls, 'two-hands': pulls }),
   ratePerHour: amount,

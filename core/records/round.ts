@@ -48,6 +48,20 @@ export type Step = z.infer<typeof stepSchema>
 /** glue on a face, g/m² */
 const spread = z.number().check(z.gte(0.1), z.lte(100_000))
 
+/** What a second glue does in a joint. */
+export const secondRoleIds = ['first-coat', 'rim', 'part'] as const
+export type SecondRole = (typeof secondRoleIds)[number]
+/** A second glue; share: of the bonded faces it is laid on, 0…1. A product that is gone counts as its family. */
+export const secondSchema = z.object({
+  family: id,
+  adhesive: z.nullable(id),
+  role: z.enum(secondRoleIds),
+  share,
+  /** the part that it is for, in words */
+  where: text,
+})
+export type Second = z.infer<typeof secondSchema>
+
 /** What is tested: surface preparation, glue, amount, coats, wait, how it is closed, hold or clamp, cure. */
 export const procedureSchema = z.object({
   id,
@@ -58,6 +72,8 @@ export const procedureSchema = z.object({
   /** the product on the shelf; null: any of the family */
   adhesive: z.nullable(id),
   helpers: z.array(z.enum(helpers)),
+  /** another glue beside it; older procedures and most others have none */
+  second: z.optional(z.nullable(secondSchema)),
   /** ruled out by a rule of the trade, and tested anyway */
   anyway: z.boolean(),
   coats: count,

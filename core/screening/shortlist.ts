@@ -1,3 +1,4 @@
+import type { ForceUnit } from '../quantities/force'
 import { packOf } from '../costs/pack'
 import { correctionOf } from '../evidence/corrections'
 import { onThisPair, sayingOf, type PairEvidence, type Saying } from '../evidence/pairEvidence'
@@ -25,6 +26,8 @@ export interface Setting {
   b: MaterialClass | null
   room: { tempC: number; rh: number } | null
   currency: string
+  /** what forces are told in; left out: newtons */
+  forceUnit?: ForceUnit
   /** the day it is, ms */
   now: number
   adhesives: readonly Adhesive[]
@@ -59,6 +62,7 @@ function around(
     ...more,
     room: setting.room,
     currency: setting.currency,
+    forceUnit: setting.forceUnit,
     labelled: product ? Object.keys(product.label) : [],
     facts: product?.label.facts ?? {},
     pack: pack && packAge(pack, setting.now),
@@ -72,7 +76,7 @@ export function judged(
   family: Family,
   product: Adhesive | null,
   setting: Setting,
-  more: Pick<Around, 'helpers' | 'dab'> = {},
+  more: Pick<Around, 'helpers' | 'dab' | 'second'> = {},
 ): Candidate {
   const { brief, a, b, houseRules, now } = setting
   const packs = product ? setting.stock.filter((one) => one.adhesive === product.id) : []

@@ -4,10 +4,12 @@ import { packGrams } from '../costs/cost'
 import { cureOf, inRoom, type Cure } from '../cure/cure'
 import { STANDARD_ROOM } from '../cure/room'
 import { waterRank, type Family, type FamilyTrait, type WaterClass } from '../knowledge/families'
+import type { ForceUnit } from '../quantities/force'
 import type { LabelFacts } from '../knowledge/labelFactIds'
 import type { FaceState, MaterialClass, MaterialTrait } from '../knowledge/materials'
 import type { FaceTrait, Geometry, Helper, LoadMode, Stake } from '../knowledge/vocabulary'
 import type { Brief, laterWork } from '../records/joint'
+import type { SecondRole } from '../records/round'
 
 export interface Face {
   side: 'A' | 'B'
@@ -64,6 +66,8 @@ export interface Situation {
   maxCost: number | null
   /** what money is counted in, for its words */
   currency: string
+  /** what forces are told in, for its words */
+  forceUnit: ForceUnit
   roomC: number | null
   roomRH: number | null
   /** the family's values, the label's put over them; its times as they are in this room */
@@ -79,22 +83,37 @@ export interface Situation {
   pack: PackAge | null
   helpers: readonly Helper[]
   dab: Dab | null
+  /** another glue beside it */
+  second: SecondGlue | null
   /** what own pulls make of the tables' strength here */
   correction: { factor: number; tested: boolean; pulls: number } | null
   /** the brief's words as they were said: what a rule asks that stands under no name above */
   said: Brief
 }
 
+/** A second glue of a procedure, with its times as they are here. */
+export interface SecondGlue {
+  family: Family
+  /** of the product, or of its family */
+  name: string
+  role: SecondRole
+  /** the part that it is for, in words */
+  where: string
+}
+
 /** What is known beside the brief. */
 export interface Around {
   helpers?: readonly Helper[]
   dab?: Dab | null
+  /** its times as they are in the usual room */
+  second?: SecondGlue | null
   labelled?: readonly string[]
   facts?: LabelFacts
   pack?: PackAge | null
   room?: { tempC: number; rh: number } | null
   packPrice?: number | null
   currency?: string
+  forceUnit?: ForceUnit
   correction?: Situation['correction']
 }
 
@@ -131,7 +150,9 @@ export function situationOf(
   const edgeMm = halfWidthMm(brief)
   const { gapMm } = brief
   const air = { roomC: room?.tempC ?? null, roomRH: room?.rh ?? null }
-  const cured = curedHere(family, { faces, edgeMm, gapMm, readyH: brief.readyH, ...air })
+  const here = { faces, edgeMm, gapMm, readyH: brief.readyH, ...air }
+  const cured = curedHere(family, here)
+  const second = around.second ?? null
   return {
     faces,
     geometry: brief.geometry,
@@ -167,6 +188,7 @@ export function situationOf(
     count: brief.count,
     maxCost: brief.maxCost,
     currency: around.currency ?? '',
+    forceUnit: around.forceUnit ?? 'N',
     ...air,
     ...cured,
     labelled: around.labelled ?? [],
@@ -175,6 +197,7 @@ export function situationOf(
     pack: around.pack ?? null,
     helpers: around.helpers ?? [],
     dab: around.dab ?? null,
+    second: second && { ...second, family: curedHere(second.family, here).family },
     correction: around.correction ?? null,
     said: brief,
   }

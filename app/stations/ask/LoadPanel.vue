@@ -5,7 +5,10 @@ import { demands, type Demand } from '../../../core/loads/demand'
 import { requiredLoad } from '../../../core/loads/requirement'
 import { loadWords } from '../../../core/knowledge/vocabulary'
 import { motionWords } from '../../../core/knowledge/vocabularyWords'
+import { useForce } from '../../bench/force'
 import { hatchOf } from '../../bench/jointView'
+import { fromInside } from '../../../core/quantities/units'
+import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
 import { figure } from '../../look/figures'
 import { sectionOf } from '../../look/seam/geometry'
@@ -15,8 +18,11 @@ import { useBriefEditor } from './editBrief'
 
 /** The joint in section with its loads, and what it must carry, load by load. */
 const { brief, view } = useBriefEditor()
+const bench = useBench()
+const force = useForce()
+const unit = computed(() => bench.bench?.gauge.unit ?? 'N')
 const required = computed(() => requiredLoad(brief.value))
-const byMode = computed(() => demands(brief.value))
+const byMode = computed(() => demands(brief.value, unit.value))
 const many = computed(() => (brief.value.count ?? 1) > 1)
 
 const sumOfForce = () => {
@@ -25,7 +31,7 @@ const sumOfForce = () => {
     'F = mass × share × g × motion',
     `= ${figure(load.weightKg)} kg × ${figure(load.share)} × 9.81 m/s² × ${load.factor} ` +
       `(${motionWords[brief.value.motion ?? 'still']})`,
-    `= ${measured(load.n, 'N')}`,
+    `= ${measured(load.n, 'N')}${unit.value === 'N' ? '' : ` = ${force(load.n)}`}`,
   ]
 }
 const source = ['Motion factors, rule of the trade: still 1, walked 2, danced or run 3, dropped 5.']
@@ -72,16 +78,20 @@ defineExpose({ whyLoad })
     <div>
       <p class="mute">Required load, {{ many ? 'each joint' : 'the joint' }}</p>
       <p v-if="required" class="big num">
-        <AskWhy :why="whyLoad">{{ figure(required.n) }} <small>N</small></AskWhy>
+        <AskWhy :why="whyLoad"
+          >{{ figure(fromInside(required.n, unit, 'force')) }} <small>{{ unit }}</small></AskWhy
+        >
       </p>
       <p v-else class="mute">Open until the weight is said.</p>
       <dl v-if="byMode.length" class="modes">
         <template v-for="demand in byMode" :key="demand.mode">
           <dt>{{ loadWords[demand.mode].word }}</dt>
           <dd v-if="demand.value !== null" class="num">
-            <AskWhy :why="() => whyDemand(demand)"
-              >{{ figure(demand.value) }}{{ demand.unit === '°' ? '' : ' ' }}{{ demand.unit }}</AskWhy
-            >
+            <AskWhy :why="() => whyDemand(demand)">{{
+              demand.unit === 'N'
+                ? force(demand.value)
+                : `${figure(demand.value)}${demand.unit === '°' ? '' : ' '}${demand.unit}`
+            }}</AskWhy>
           </dd>
           <dd v-else class="mute small">{{ demand.sum[0] }}</dd>
         </template>

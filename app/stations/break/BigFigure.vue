@@ -2,14 +2,19 @@
 import { computed } from 'vue'
 import { testKinds, type TestId } from '../../../core/knowledge/testKinds'
 import type { Interpreted } from '../../../core/readings/interpret'
+import { fromInside } from '../../../core/quantities/units'
+import { useBench } from '../../bench/store'
 import { figure } from '../../look/figures'
 
 /** The load that is being read, as large as it is seen from an arm's length, and the strength it comes to. */
 const props = defineProps<{ test: TestId; live: Interpreted | null }>()
+const bench = useBench()
+const unit = computed(() => bench.bench?.gauge.unit ?? 'N')
+const shown = (n: number) => figure(fromInside(n, unit.value, 'force'))
 const load = computed(() => {
   const read = props.live?.load
   if (!read) return '–'
-  return 'value' in read ? figure(read.value) : `${figure(read.low)}–${read.high === null ? '' : figure(read.high)}`
+  return 'value' in read ? shown(read.value) : `${shown(read.low)}–${read.high === null ? '' : shown(read.high)}`
 })
 const strength = computed(() => {
   const read = props.live?.read
@@ -23,7 +28,7 @@ const strength = computed(() => {
 
 <template>
   <p class="figure num" aria-live="polite">
-    <span :class="{ nothing: !live?.load }">{{ load }}</span> <small>N</small>
+    <span :class="{ nothing: !live?.load }">{{ load }}</span> <small>{{ unit }}</small>
     <span v-if="strength" class="strength">{{ strength }}</span>
   </p>
 </template>

@@ -10,7 +10,7 @@ import { countingOf, formulaOf, gradingOf, type TestId } from '../../../core/kno
 import type { Bench } from '../../../core/records/bench'
 import { plural } from '../../look/figures'
 import GradeFields from './GradeFields.vue'
-import type { FormWay, PullForm } from './pullForm'
+import { usualUnit, type FormWay, type PullForm } from './pullForm'
 
 // The ways to give a reading: a number in any unit, steps, hands, or a file from a logger.
 const props = defineProps<{ test: TestId; bench: Bench }>()
@@ -32,7 +32,13 @@ const offered = computed<FormWay[]>(() =>
   gradingOf(props.test) ? ['grades'] : counting.value ? ['count'] : [...ways, 'steps', 'hands', 'trace'],
 )
 const simple = computed(() => ways.includes(form.value.way as (typeof ways)[number]))
-const units = computed(() => (simple.value ? knownUnits(dimensionOfWay(form.value.way as (typeof ways)[number])) : []))
+/** The units that may be typed, first the one that a bare number is taken for. */
+const units = computed(() => {
+  if (!simple.value) return []
+  const way = form.value.way as (typeof ways)[number]
+  const usual = usualUnit(way, props.bench)
+  return [usual, ...knownUnits(dimensionOfWay(way)).filter((one) => one !== usual)]
+})
 const uncalibrated = computed(() => Object.values(props.bench.hands).every((pulls) => pulls.length < PULLS_NEEDED))
 const fileSays = ref('')
 async function readFile(event: Event) {
@@ -89,7 +95,7 @@ async function readFile(event: Event) {
           v-model="form.text"
           class="plain reading"
           autocomplete="off"
-          :placeholder="form.way === 'water' ? '2.5 l' : form.way === 'mass' ? '3 kg' : '9.5 kgf'"
+          :placeholder="form.way === 'water' ? '2.5 l' : form.way === 'mass' ? '3 kg' : `9.5 ${units[0]}`"
         />
       </label>
       <label v-if="form.way !== 'gauge'" class="field"

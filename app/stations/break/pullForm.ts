@@ -123,7 +123,10 @@ export function sizeFrom(form: PullForm): CouponSize {
   )
 }
 
-const usualUnit: Record<Way, string> = { gauge: 'N', mass: 'kg', water: 'l', lever: 'N' }
+/** What a number without a unit is taken for: the maker’s own scale reads in one. */
+export function usualUnit(way: Way, { gauge }: Pick<Bench, 'gauge'>): string {
+  return way === 'mass' ? 'kg' : way === 'water' ? 'l' : (gauge.unit ?? 'N')
+}
 
 /** A count or a radius: more digits than a day has seconds are a slip. */
 const countIn = (text: string, path: string) =>
@@ -169,7 +172,7 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
       if (!form.trace) throw new CodedError('missing', 'trace', { field: 'The file', purpose: 'a force trace' })
       return { way: 'trace', ...form.trace, take: formulaOf(test)?.id === 'peel' ? 'steady' : 'peak' }
     default: {
-      const typed = parseQuantity(form.text, dimensionOfWay(form.way), usualUnit[form.way], 'value')
+      const typed = parseQuantity(form.text, dimensionOfWay(form.way), usualUnit(form.way, bench), 'value')
       const single = { way: form.way, value: typed.value, unit: typed.unit, tareKg: kg(form.tare) }
       if (form.way !== 'lever') return single
       const mm = (text: string, path: string) => parseQuantity(text, 'length', 'mm', path).inside

@@ -11,6 +11,7 @@ import { armWords } from '../../../core/planning/arms'
 import { glueCautions } from '../../../core/care/steps'
 import { careOf } from '../../bench/careOf'
 import { glueName, hatchOf, useJoint } from '../../bench/jointView'
+import { useForce } from '../../bench/force'
 import { needWords } from '../../bench/jointWords'
 import { useBench } from '../../bench/store'
 import { figure, momentName, plural } from '../../look/figures'
@@ -19,6 +20,7 @@ import SeamDrawing from '../../look/seam/SeamDrawing.vue'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { costOf } from './round'
 
+const force = useForce()
 const props = defineProps<{ joint: string }>()
 const bench = useBench()
 const view = useJoint(() => props.joint)
@@ -57,7 +59,7 @@ const printIt = () => window.print()
           <h1>
             <TapeLabel size="big">{{ view.joint.code }}</TapeLabel> {{ view.joint.name }}
           </h1>
-          <p>{{ view.a?.name }} to {{ view.b?.name }} · {{ needWords(view) }}</p>
+          <p>{{ view.a?.name }} to {{ view.b?.name }} · {{ needWords(view, force) }}</p>
         </div>
         <div class="picture">
           <SeamDrawing

@@ -71,7 +71,8 @@ watch(
           · scatter about ±{{ Math.round(100 * (Math.exp(scatter) - 1)) }} %</template
         >
         <template v-if="limit">
-          · pass from {{ view.arm ? limitInShort(limit, view.arm) : measured(limit, kind.unit) }}</template
+          · pass from
+          {{ view.arm ? limitInShort(limit, view.arm, bench.bench?.gauge.unit) : measured(limit, kind.unit) }}</template
         >
       </p>
       <p v-if="doubts.early.length" class="careful">

@@ -5,7 +5,6 @@ import { tornBy } from '../../../core/coupons/draft'
 import { expectedN, partCarriesN } from '../../../core/coupons/expected'
 import { JOINT_ARM_MM, readWords } from '../../../core/coupons/reading'
 import { CodedError } from '../../../core/errors'
-import { measured } from '../../../core/quantities/betterUnit'
 import { digitsOf } from '../../../core/quantities/figure'
 import { sayError } from '../../../core/messages'
 import { armWords } from '../../../core/planning/arms'
@@ -13,6 +12,7 @@ import { couponSides } from '../../../core/planning/sides'
 import { parseQuantity } from '../../../core/quantities/parse'
 import { gradingOf, testKinds, type SizeKey, sizeNames } from '../../../core/knowledge/testKinds'
 import type { Arm, Round } from '../../../core/records/round'
+import { useForce } from '../../bench/force'
 import { familyTimes, hatchOf, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
@@ -27,6 +27,7 @@ import ArmLimit from './ArmLimit.vue'
 const props = defineProps<{ view: JointView; round: Round; arm: Arm; planned: boolean }>()
 const emit = defineEmits<{ resize: [size: Arm['size'], what: string, before: Arm['size']]; drop: []; read: [] }>()
 const bench = useBench()
+const force = useForce()
 const kind = computed(() => testKinds[props.arm.test])
 const keys = computed(() => Object.keys(kind.value.sizes) as SizeKey[])
 const sizeWord = (key: SizeKey) => capital(sizeNames[key].word)
@@ -76,7 +77,7 @@ const tears = computed(() => {
   return props.view.procedures.flatMap((one) => {
     const side = tornBy(props.arm.test, size, pair, familyTimes(bench, one).id)
     if (!side) return []
-    const load = measured(partCarriesN(props.arm.test, size, side), 'N')
+    const load = force(partCarriesN(props.arm.test, size, side))
     const text =
       `Side ${side.name.toUpperCase()}, ${side.material.name} ${figure(side.thicknessMm)} mm thick, may tear first: ` +
       `it carries about ${load} here.`
@@ -94,11 +95,9 @@ function whyExpected(): Explanation {
   return {
     about: `load expected, ${kind.value.name}`,
     lines: ['Typical bond of the pair times the glued size, from a weak to a strong piece (90 %).'],
-    formula: expected.value!.loads.map(
-      ({ letter, load }) => `${letter}: ${measured(load[0], 'N')} to ${measured(load[1], 'N')}`,
-    ),
+    formula: expected.value!.loads.map(({ letter, load }) => `${letter}: ${force(load[0])} to ${force(load[1])}`),
     change: [
-      `${gauge.name} reads up to ${figure(gauge.limitN)} N in steps of ${figure(gauge.resolutionN)} N (Shelf).`,
+      `${gauge.name} reads up to ${force(gauge.limitN)} in steps of ${force(gauge.resolutionN)} (Shelf).`,
       ...tears.value.map(({ letter, text }) => `${letter}: ${text}`),
     ],
     source: ['Knowledge tables, typical values; a pull of your own outranks them.'],
@@ -129,8 +128,8 @@ function whyExpected(): Explanation {
       </div>
       <p v-if="expected" class="small num">
         <AskWhy :why="whyExpected"
-          >{{ expected.low === expected.high ? 'about' : `${measured(expected.low, 'N')} to` }}
-          {{ measured(expected.high, 'N') }} expected</AskWhy
+          >{{ expected.low === expected.high ? 'about' : `${force(expected.low)} to` }}
+          {{ force(expected.high) }} expected</AskWhy
         >, read {{ readWords(arm.read ?? { way: 'gauge' }) }}
         <v-btn v-if="arm.read && arm.read.way !== 'gauge' && !planned" class="quiet" @click="emit('read')"
           >Read it by the gauge<span class="visually-hidden">: {{ armWords(arm) }}</span></v-btn

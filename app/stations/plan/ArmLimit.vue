@@ -11,6 +11,7 @@ import { parseResult } from '../../../core/readings/parseResult'
 import type { Brief } from '../../../core/records/joint'
 import type { Arm, Round } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
+import { useForce } from '../../bench/force'
 import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
@@ -21,6 +22,7 @@ import { isLocked, setLimit } from './planDraft'
 /** What counts as a pass, set before the first pull; afterwards a change is kept as a late one. */
 const props = defineProps<{ view: JointView; round: Round; arm: Arm }>()
 const bench = useBench()
+const force = useForce()
 const now = useMinute()
 const kind = computed(() => testKinds[props.arm.test])
 const problem = ref('')
@@ -45,7 +47,9 @@ watch(
 )
 /** What the limit is on the scale, and on the real joint. */
 const means = computed(() =>
-  props.arm.passLimit === null ? null : limitWords(props.arm.passLimit, props.arm, props.view.joint.brief),
+  props.arm.passLimit === null
+    ? null
+    : limitWords(props.arm.passLimit, props.arm, props.view.joint.brief, bench.bench?.gauge.unit),
 )
 const locked = computed(() => isLocked(props.view, props.arm))
 const late = ref(false)
@@ -128,8 +132,7 @@ function whyLimit(): Explanation {
     </div>
     <p v-if="means" class="small num">{{ means }}</p>
     <p v-if="light" class="small careful">
-      No weight was said. Light handling is taken, {{ measured(light, 'N') }}: say the weight on Ask for a limit of your
-      own.
+      No weight was said. Light handling is taken, {{ force(light) }}: say the weight on Ask for a limit of your own.
     </p>
     <template v-if="locked">
       <p class="mute small">

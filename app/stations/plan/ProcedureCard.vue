@@ -20,6 +20,7 @@ import TapeLabel from '../../look/TapeLabel.vue'
 import TypedInput from '../../look/TypedInput.vue'
 import DabDrawing from './DabDrawing.vue'
 import MixFields from './MixFields.vue'
+import SecondGlue from './SecondGlue.vue'
 import StepList from './StepList.vue'
 
 /**
@@ -150,6 +151,7 @@ function set(read: () => number, keep: (value: number) => unknown) {
       :length-mm="face.lengthMm"
     />
     <MixFields v-if="!locked" :procedure="procedure" :water-borne="family.mechanism === 'evaporate-water'" @put="put" />
+    <SecondGlue :view="view" :procedure="procedure" :locked="locked" @put="put" />
     <details v-if="cautions.length" class="care small">
       <summary class="careful">Before you start, {{ plural(cautions.length, 'caution') }}</summary>
       <p v-for="line in cautions" :key="line">{{ line }}</p>

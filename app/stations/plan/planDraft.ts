@@ -217,7 +217,8 @@ export function fairnessSetting(bench: Store, view: JointView, now: number): Fai
 function remembered(ask: NonNullable<FairnessSetting['advice']>): NonNullable<FairnessSetting['advice']> {
   const known = new Map<string, ReturnType<typeof ask>>()
   return (procedure) => {
-    const key = `${procedure.family} ${procedure.adhesive} ${procedure.helpers.join(' ')}`
+    const { family, adhesive, helpers, second } = procedure
+    const key = JSON.stringify([family, adhesive, helpers, second ?? null])
     if (!known.has(key)) known.set(key, ask(procedure))
     return known.get(key)!
   }

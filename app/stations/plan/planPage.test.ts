@@ -121,3 +121,56 @@ describe('the plan of a joint', () => {
     mounted.wrapper.unmount()
   })
 })
+
+describe('a procedure with two glues', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
+
+  it('takes a second glue along the rim with its steps, cautions and money, and leaves it out again', async () => {
+    const mounted = await planOf()
+    const { bench } = mounted
+    const of = () => bench.of('procedure', 'h5').find(({ letter }) => letter === 'B')!
+    const before = of()
+    const cost = () => mounted.wrapper.find('.bar').text()
+    const barBefore = cost()
+    await press(mounted, /^Add a second glue of Tin/)
+    await mounted.wrapper.find('.second form select').setValue('f ca-thin')
+    await mounted.wrapper.find('.second form').trigger('submit')
+    await flushPromises()
+    expect(of().second).toEqual({ family: 'ca-thin', adhesive: null, role: 'rim', share: 0.1, where: '' })
+    const card = mounted.wrapper.find('[data-letter="B"]')
+    expect(card.find('.chain').text()).toMatch(/fillet/)
+    expect(card.find('.second').text()).toMatch(/And Cyanoacrylate, thin wicking along the rim, once closed, 10 % of/)
+    expect(card.find('.care').text()).toMatch(/skin/)
+    expect(cost()).not.toBe(barBefore)
+    await press(mounted, /^Leave the second glue out/)
+    expect(of().second).toBeNull()
+    const bare = (steps: typeof before.steps) => steps.map(({ kind, text, minS }) => ({ kind, text, minS }))
+    expect(bare(of().steps)).toEqual(bare(before.steps))
+    mounted.wrapper.unmount()
+  })
+
+  it('says what it expects of the share', async () => {
+    const mounted = await planOf()
+    await press(mounted, /^Add a second glue of Tin/)
+    await mounted.wrapper.find('.second form select').setValue('f ca-thin')
+    await mounted.wrapper.find('.second form input').setValue('a lot')
+    await mounted.wrapper.find('.second form').trigger('submit')
+    expect(mounted.wrapper.find('.second .problem').text()).toMatch(/^Expected a number with its unit/)
+    expect(mounted.bench.of('procedure', 'h5').every(({ second }) => !second)).toBe(true)
+    mounted.wrapper.unmount()
+  })
+})
+
+describe('the unit of the maker’s scale', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
+  it('is set once, and every load on the page follows', async () => {
+    const tables = buildDemoBench(NOW)
+    tables.bench[0]!.gauge = { ...tables.bench[0]!.gauge, unit: 'kgf' }
+    const mounted = await mountAt(tables, '/joint/h5/plan')
+    const text = mounted.wrapper.find('[data-arm="a1"]').text()
+    expect(text).toMatch(/kgf expected/)
+    expect(text).toMatch(/On this coupon the scale says [\d.]+ k?gf/)
+    expect(text).not.toMatch(/\d N\b/)
+    mounted.wrapper.unmount()
+  })
+})

@@ -128,7 +128,7 @@ function lampWords({ faces }: Situation): string {
 }
 
 /** How a face is prepared: beside a glue that may burn nothing of it is done with heat. */
-const prepWords = (prep: string, { hazards }: Family): string =>
+const prepWords = (prep: string, hazards: readonly string[]): string =>
   mayBurn(hazards)
     ? prep
         .split('; ')
@@ -140,22 +140,24 @@ const prepWords = (prep: string, { hazards }: Family): string =>
 export function usualDemands(s: Situation): Demand[] {
   const { family, faces } = s
   const both = family.faces === 'both'
+  const besides = s.second?.family.hazards ?? []
   const demands: Demand[] = faces.map((face) => ({
     at: face.side === 'A' ? 'prepare-a' : 'prepare-b',
-    text: prepWords(face.material?.prep ?? '', family) || `Clean, dry and scuff side ${face.side}`,
+    text:
+      prepWords(face.material?.prep ?? '', [...family.hazards, ...besides]) || `Clean, dry and scuff side ${face.side}`,
   }))
-  if (family.traits.includes('gun'))
-    demands.push({
-      at: 'ready',
-      text: 'Switch the glue gun on, on its stand, a heat-proof sheet under it',
-      minS: GUN_WARMS_S,
-    })
-  if (family.mechanism === 'heat-activated' || family.traits.includes('melts-parts'))
-    demands.push({
-      at: 'ready',
-      text: 'Switch the hot tool on, on its stand, a heat-proof sheet under it',
-      minS: GUN_WARMS_S,
-    })
+  const hot = family.mechanism === 'heat-activated' || family.traits.includes('melts-parts')
+  const tool = family.traits.includes('gun') ? 'glue gun' : hot ? 'hot tool' : null
+  if (tool)
+    demands.push(
+      mayBurn(besides)
+        ? { at: 'ready', text: `Leave the ${tool} cold until what was laid before is dry and the air is clear` }
+        : {
+            at: 'ready',
+            text: `Switch the ${tool} on, on its stand, a heat-proof sheet under it`,
+            minS: GUN_WARMS_S,
+          },
+    )
   if (family.form === 'spray')
     demands.push({ at: 'ready', text: 'Shake the can well and lay out paper against overspray' })
   demands.push({ at: 'fit', text: 'Dry-fit, and mark across the joint where the parts meet' })

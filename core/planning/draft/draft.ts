@@ -5,6 +5,7 @@ import type { Step } from '../../records/round'
 import { POT_SHARE } from '../mixing'
 import { demandsOf } from './answers'
 import { usualDemands } from './base'
+import { secondDemands } from './second'
 import { ONCE, slots, type Demand, type Slot } from './slots'
 
 /** A demand with the rule that it comes from; null: the glue's usual way. */
@@ -13,10 +14,11 @@ export interface Demanded extends Demand {
 }
 
 /** All that a procedure must do here: the glue's usual way, and what the advice asks for. */
-export function allDemands(s: Situation, reasons: readonly Reason[]): Demanded[] {
+export function allDemands(s: Situation, reasons: readonly Reason[], more: readonly Demanded[] = []): Demanded[] {
   const usual = usualDemands(s).map((demand) => ({ ...demand, rule: null }))
   const asked = reasons.flatMap((reason) => demandsOf(s, reason).map((demand) => ({ ...demand, rule: reason.rule })))
-  return [...usual, ...asked]
+  const second = secondDemands(s).map((demand) => ({ ...demand, rule: null }))
+  return [...usual, ...asked, ...second, ...more]
 }
 
 /** Steps of a bench file last no longer, s. */
@@ -34,10 +36,11 @@ const COARSE = [
 /**
  * The standard procedure of a glue in a joint, drafted from the advice: each reason that a step answers becomes that
  * step, in the order in which it is done.
+ * @param more what else is asked for, such as by a second glue
  * @param reasons of the screening of the same situation; none: the glue's usual way alone
  */
-export function draftSteps(s: Situation, reasons: readonly Reason[] = []): Step[] {
-  const demands = allDemands(s, reasons)
+export function draftSteps(s: Situation, reasons: readonly Reason[] = [], more: readonly Demanded[] = []): Step[] {
+  const demands = allDemands(s, reasons, more)
   const steps: Step[] = []
   for (const slot of slots) {
     const here = demands.filter(({ at }) => at === slot)
@@ -81,7 +84,8 @@ function timesOf(slot: Slot, demands: readonly Demanded[], { family }: Situation
     case 'wait':
       return { minS: tidy(family.waitMinS), maxS: tidy(family.waitMaxS) }
     case 'cure':
-      return { minS: tidy(family.fullS), maxS: null }
+      // As slow as the slower of two glues.
+      return { minS: tidy(Math.max(family.fullS, longest)), maxS: null }
     default:
       // What no table gives, but follows from what it gives.
       return { minS: slot === 'hold' ? tidy(longest) : Math.min(LONGEST_S, grainedS(longest)), maxS: null }

@@ -1,4 +1,5 @@
 import { measured } from '../../quantities/betterUnit'
+import { forceWords } from '../../quantities/force'
 import { faceClassOf, gripOf, useOf } from '../../knowledge/practice'
 import { figureOf } from '../../quantities/figure'
 import { called, has, is, loaded, type Face, type Situation } from '../../situation/situation'
@@ -131,8 +132,8 @@ const strength = rule(
     return pulled && db !== 0
       ? push(
           db,
-          `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${measured(pulled.holds, 'N')} here, and it meets ` +
-            `${measured(pulled.needs, 'N')}: widen it or add a fixing.`,
+          `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${forceWords(pulled.holds, s.forceUnit)} here, ` +
+            `and it meets ${forceWords(pulled.needs, s.forceUnit)}: widen it or add a fixing.`,
         )
       : null
   },

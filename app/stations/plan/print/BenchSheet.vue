@@ -102,7 +102,10 @@ const closing = (coupon: Coupon) => {
       <footer>
         Pass:
         <span v-for="one in view.round!.arms" :key="one.id"
-          >{{ armWords(one) }} {{ one.passLimit === null ? 'no limit' : `from ${limitInShort(one.passLimit, one)}` }};
+          >{{ armWords(one) }}
+          {{
+            one.passLimit === null ? 'no limit' : `from ${limitInShort(one.passLimit, one, bench.bench?.gauge.unit)}`
+          }};
         </span>
         goggles on before the first pull.
       </footer>
