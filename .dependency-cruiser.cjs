@@ -23,6 +23,7 @@ const coreOrder = [
   'evidence',
   'screening',
   'planning',
+  'schedule',
   'choice',
   'formats',
 ]

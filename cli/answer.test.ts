@@ -57,6 +57,52 @@ describe('the core from the command line', () => {
     expect(JSON.parse(unknown.err).error.path).toBe('readings.0.kind')
   })
 
+  it('makes a timetable in local times, and says what breaks one', () => {
+    const step = (id: string, minutes: number, more = {}) => ({ id, minutes, hands: true, ...more })
+    const coupon = (id: string) => ({
+      id,
+      steps: [
+        step('glue', 5),
+        step('clamp', 90, { hands: false, clamp: true, maxGap: 0 }),
+        step('pull', 2, { minGap: 600 }),
+      ],
+    })
+    const asked = {
+      start: '2026-12-04T18:00',
+      windows: [
+        { from: '2026-12-04T18:00', to: '2026-12-04T20:00' },
+        { from: '2026-12-05T18:00', to: '2026-12-05T20:00' },
+      ],
+      hands: 1,
+      clamps: 2,
+      coupons: [coupon('c1'), coupon('c2')],
+      seconds: 0.1,
+      seed: 1,
+    }
+    const { out } = run('schedule', asked)
+    const answered = JSON.parse(out)
+    expect(answered).toMatchObject({
+      feasible: true,
+      finish: '2026-12-05T18:04',
+      lowerBound: '2026-12-05T18:04',
+      why: null,
+    })
+    expect(answered.steps[0]).toEqual({
+      coupon: 'c1',
+      step: 'glue',
+      start: expect.any(String),
+      end: expect.any(String),
+    })
+    expect(answered.steps.map((one: { coupon: string }) => one.coupon)).toEqual(['c1', 'c1', 'c1', 'c2', 'c2', 'c2'])
+    const none = JSON.parse(run('schedule', { ...asked, clamps: 0 }).out)
+    expect(none).toMatchObject({ feasible: false, finish: null, constraint: 'clamps' })
+    expect(none.why).toMatch(/needs a clamp, and there is none/)
+    const bad = run('schedule', { ...asked, start: 'Friday' })
+    expect(JSON.parse(bad.err).error).toMatchObject({ code: 'wrong-shape', path: 'start' })
+    const back = run('schedule', { ...asked, windows: [{ from: '2026-12-05T18:00', to: '2026-12-04T18:00' }] })
+    expect(JSON.parse(back.err).error.path).toBe('windows.0')
+  })
+
   it('says there is nothing to say yet for no readings', () => {
     expect(JSON.parse(run('analyse', { required: 8, readings: [] }).out)).toEqual({
       scatter: null,

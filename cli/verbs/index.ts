@@ -5,6 +5,7 @@ import { convert } from './convert'
 import { coupon } from './coupon'
 import { cure } from './cure'
 import { find } from './find'
+import { schedule } from './schedule'
 import { screen } from './screen'
 
 /** The verbs by name, one file each. */
@@ -14,6 +15,7 @@ export const verbs: Record<string, Verb<never, unknown>> = {
   screen,
   coupon,
   cure,
+  schedule,
   borrow,
   find,
 } as unknown as Record<string, Verb<never, unknown>>
