@@ -1,7 +1,7 @@
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { CodedError } from '../../core/errors'
 import { openBrief } from '../../core/records/joint'
-import { WorkerClient, type WorkerLike } from './client'
+import { SILENT_MS, WorkerClient, type WorkerLike } from './client'
 import { answerRequest, type Request, type Response } from './protocol'
 
 const reading = { procedure: 'A', kind: 'exact', value: 2 } as const
@@ -70,6 +70,36 @@ describe('the worker and its client', () => {
     expect(String((both[0] as PromiseRejectedResult).reason)).toMatch(/out of memory/)
     expect((await client.analyse(input)).procedures).toHaveLength(1)
     expect(made).toHaveLength(2)
+  })
+  it('takes a worker that stays silent for dead, within five seconds, and works again afterwards', async () => {
+    vi.useFakeTimers()
+    let calls = 0
+    const { spawn, made } = fake((request, post) => (calls++ === 0 ? undefined : answerRequest(request, post)))
+    const client = new WorkerClient(spawn)
+    const refused = expect(client.analyse(input)).rejects.toThrow(/stopped answering. Try again/)
+    await vi.advanceTimersByTimeAsync(SILENT_MS + 10)
+    await refused
+    expect(made[0]!.ended).toBe(true)
+    const again = client.analyse(input)
+    await vi.advanceTimersByTimeAsync(100)
+    expect((await again).procedures).toHaveLength(1)
+    vi.useRealTimers()
+  })
+  it('waits as long as it is told of progress, and hands on what is best so far', async () => {
+    vi.useFakeTimers()
+    const { spawn, made } = fake((request, post) => {
+      const { job } = request
+      for (const at of [4000, 8000])
+        setTimeout(() => post({ kind: 'progress', job, done: at / 12_000, best: at as never }), at)
+      setTimeout(() => post({ kind: 'done', job, result: 'found' as never }), 12_000)
+    })
+    const heard: unknown[] = []
+    const asked = new WorkerClient(spawn).timetable({} as never, { onProgress: (_, best) => heard.push(best) })
+    await vi.advanceTimersByTimeAsync(12_100)
+    expect(await asked).toBe('found')
+    expect(heard).toEqual([4000, 8000])
+    expect(made).toHaveLength(1)
+    vi.useRealTimers()
   })
   it('cancels the running job by ending its worker, and goes on with the next', async () => {
     const { spawn, made } = fake()

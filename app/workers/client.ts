@@ -10,7 +10,8 @@ export interface WorkerLike {
 }
 
 export interface AskOptions {
-  onProgress?: (done: number) => void
+  /** @param best what is found so far, where it is better than before */
+  onProgress?: (done: number, best?: unknown) => void
   signal?: AbortSignal
 }
 
@@ -18,8 +19,14 @@ interface Job {
   request: Request
   resolve: (result: never) => void
   reject: (reason: unknown) => void
-  onProgress?: (done: number) => void
+  onProgress?: (done: number, best?: unknown) => void
 }
+
+/** A job that says nothing for longer than this has died with its worker, ms; of those that tell their progress. */
+export const SILENT_MS = 5000
+const TELLS: ReadonlySet<TaskKind> = new Set<TaskKind>(['analyse', 'timetable'])
+/** The others work in one go; none of them for so long. */
+const SILENT_AT_ALL_MS = 20_000
 
 /**
  * Typed access to the worker: progress, cancel, and a rejection when the worker dies, so that no call hangs for ever.
@@ -31,6 +38,7 @@ export class WorkerClient {
   private readonly jobs = new Map<number, Job>()
   private running: number | null = null
   private count = 0
+  private patience: ReturnType<typeof setTimeout> | undefined
 
   constructor(private readonly spawn: () => WorkerLike) {}
 
@@ -50,12 +58,21 @@ export class WorkerClient {
     return this.ask('copy', input, options)
   }
 
+  timetable(input: Tasks['timetable']['input'], options: AskOptions = {}): Promise<Tasks['timetable']['result']> {
+    return this.ask('timetable', input, options)
+  }
+
   private ask<K extends TaskKind>(kind: K, input: Tasks[K]['input'], options: AskOptions): Promise<Tasks[K]['result']> {
     const { signal, onProgress } = options
     const job = ++this.count
     return new Promise<Tasks[K]['result']>((resolve, reject) => {
       if (signal?.aborted) return reject(aborted())
-      this.jobs.set(job, { request: { kind, job, input } as Request, resolve, reject, onProgress })
+      this.jobs.set(job, {
+        request: { kind, job, input } as Request,
+        resolve,
+        reject,
+        onProgress,
+      })
       signal?.addEventListener('abort', () => this.cancel(job), { once: true })
       this.next()
     })
@@ -68,6 +85,7 @@ export class WorkerClient {
     this.running = first.request.job
     this.worker ??= this.started()
     this.worker.postMessage(first.request)
+    this.listen()
   }
 
   private started(): WorkerLike {
@@ -78,10 +96,22 @@ export class WorkerClient {
     return worker
   }
 
+  /** Waits for the next word of the running job; a worker that stays silent is taken for dead. */
+  private listen(): void {
+    clearTimeout(this.patience)
+    const job = this.running === null ? null : this.jobs.get(this.running)
+    if (!job) return
+    const silent = () => this.died(new Error('The computation stopped answering. Try again.'))
+    this.patience = setTimeout(silent, TELLS.has(job.request.kind) ? SILENT_MS : SILENT_AT_ALL_MS)
+  }
+
   private hear(response: Response): void {
     const job = this.jobs.get(response.job)
     if (!job) return
-    if (response.kind === 'progress') return job.onProgress?.(response.done)
+    if (response.kind === 'progress') {
+      this.listen()
+      return job.onProgress?.(response.done, response.best)
+    }
     this.finish(response.job)
     if (response.kind === 'done') job.resolve(response.result as never)
     else
@@ -95,7 +125,9 @@ export class WorkerClient {
 
   private finish(job: number): void {
     this.jobs.delete(job)
-    if (this.running === job) this.running = null
+    if (this.running !== job) return
+    this.running = null
+    clearTimeout(this.patience)
   }
 
   private cancel(job: number): void {
@@ -116,6 +148,7 @@ export class WorkerClient {
     const all = [...this.jobs.values()]
     this.jobs.clear()
     this.running = null
+    clearTimeout(this.patience)
     all.forEach((job) => job.reject(reason))
   }
 }

@@ -5,6 +5,7 @@ import { materialClassOf } from '../../core/knowledge/materials'
 import type { Brief } from '../../core/records/joint'
 import { openWordsByEffect, type OpenWord } from '../../core/screening/openWords'
 import type { Around } from '../../core/situation/situation'
+import { findTimetable, type TimetableInput, type TimetableResult } from './timetable'
 import { analyse, type Analysis, type AnalysisInput } from '../../core/statistics/analyse'
 
 /** The brief with its material classes, plain: it goes to another thread. */
@@ -35,13 +36,15 @@ export interface Tasks {
   evidence: { input: EvidenceInput; result: PairEvidence[] }
   /** whether the browser took the copy */
   copy: { input: CopyInput; result: boolean }
+  timetable: { input: TimetableInput; result: TimetableResult }
 }
 export type TaskKind = keyof Tasks
 
 /** What the app asks of the worker, and what comes back; one union each. Every message bears the number of its job. */
 export type Request = { [K in TaskKind]: { kind: K; job: number; input: Tasks[K]['input'] } }[TaskKind]
 export type Response =
-  | { kind: 'progress'; job: number; done: number }
+  /** done 0…1; best: what is found so far, where that is worth something by itself and is better than before */
+  | { kind: 'progress'; job: number; done: number; best?: Tasks[TaskKind]['result'] }
   | { kind: 'done'; job: number; result: Tasks[TaskKind]['result'] }
   | {
       kind: 'failed'
@@ -53,7 +56,9 @@ const classOf = (id: string | null) => (id === null ? null : materialClassOf(id)
 
 type Result = Tasks[TaskKind]['result']
 
-function work(request: Request, onProgress: (done: number) => void): Result | Promise<Result> {
+type Say = (done: number, best?: Result) => void
+
+function work(request: Request, onProgress: Say): Result | Promise<Result> {
   switch (request.kind) {
     case 'analyse':
       return analyse(request.input, { onProgress })
@@ -67,6 +72,12 @@ function work(request: Request, onProgress: (done: number) => void): Result | Pr
     }
     case 'copy':
       return copyBench(request.input)
+    case 'timetable':
+      return findTimetable(
+        request.input,
+        () => performance.now(),
+        (done, best) => onProgress(done, best ?? undefined),
+      )
   }
 }
 
@@ -74,7 +85,9 @@ function work(request: Request, onProgress: (done: number) => void): Result | Pr
 export async function answerRequest(request: Request, post: (response: Response) => void): Promise<void> {
   const { job } = request
   try {
-    const result = await work(request, (done) => post({ kind: 'progress', job, done }))
+    const result = await work(request, (done, best) =>
+      post({ kind: 'progress', job, done, ...(best !== undefined && { best }) }),
+    )
     post({ kind: 'done', job, result })
   } catch (error) {
     const told =

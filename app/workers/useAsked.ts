@@ -3,7 +3,7 @@ import type { AskOptions } from './client'
 
 /** What the worker makes of something that changes. */
 export interface Asked<R> {
-  /** the last answer; null before the first, and where there is nothing to ask */
+  /** the last answer, or the best so far while it runs; null before the first, and where there is nothing to ask */
   answer: ShallowRef<R | null>
   /** 0…1 while it runs, else null */
   progress: Ref<number | null>
@@ -32,7 +32,10 @@ export function useAsked<I, R>(input: () => I | null, ask: (input: I, options: A
     const mine = (running = new AbortController())
     progress.value = 0
     try {
-      const onProgress = (done: number) => (progress.value = done)
+      const onProgress = (done: number, best?: unknown) => {
+        progress.value = done
+        if (best !== undefined) answer.value = best as R
+      }
       const got = await ask(question, { signal: mine.signal, onProgress })
       if (mine.signal.aborted) return
       answer.value = got

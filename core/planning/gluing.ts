@@ -44,14 +44,25 @@ export function taskOf(coupon: Coupon, procedure: Procedure, once: DoneOnce = ne
   const before = steps[index - 1]
   const since = before ? stampOf(before) : null
   if (!before || since === null) return { coupon, procedure, step, readyAt: 0, lateAt: null, since: null }
+  const gap = gapBetween(before, step)
   return {
     coupon,
     procedure,
     step,
-    readyAt: Math.max(before.kind === 'ready' ? 0 : since + before.minS * 1000, warmAt(step, steps, stampOf)),
-    lateAt: before.maxS === null ? null : since + before.maxS * 1000,
+    readyAt: Math.max(before.kind === 'ready' ? 0 : since + gap.minS * 1000, warmAt(step, steps, stampOf)),
+    lateAt: gap.maxS === null ? null : since + gap.maxS * 1000,
     since,
   }
+}
+
+/**
+ * How long after a step the next may begin, s: what dries or waits, and no gun that warms up meanwhile. Another coat
+ * waits for the one below it to dry, not for itself.
+ */
+export function gapBetween(before: Step, next: Step): { minS: number; maxS: number | null } {
+  const own = before.kind === 'ready' || before.kind === 'coat' ? 0 : before.minS
+  const dries = next.kind === 'coat' ? next.minS : 0
+  return { minS: own + dries, maxS: before.maxS === null ? null : before.maxS + dries }
 }
 
 /** The gun and the place come to heat while the parts are prepared: only the glue waits for them. ms */

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
 import { forceUnits } from '../quantities/force'
+import { shopSchema } from './shop'
 import { amount, day, id, moment, positive, text, words } from './fields'
 
 const pulls = z.array(positive)
@@ -29,6 +30,8 @@ export const benchSchema = z.object({
   hands: z.object({ 'shaken-off': pulls, 'one-finger': pulls, 'one-hand': pulls, 'two-hands': pulls }),
   ratePerHour: amount,
   currency: z.string().check(z.maxLength(6)),
+  /** when somebody works and with what; left out: the usual evenings */
+  shop: z.optional(shopSchema),
 })
 export type Bench = z.infer<typeof benchSchema>
 

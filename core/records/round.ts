@@ -168,6 +168,17 @@ export const roundSchema = z.object({
     }),
   ),
   plannedAt: moment,
+  /** what the maker has set in its timetable */
+  timetable: z.optional(
+    z.object({
+      /** a procedure is not begun earlier */
+      notBefore: z.array(z.object({ procedure: id, at: moment })),
+      /** steps that begin at a time of their own */
+      pins: z.array(z.object({ coupon: id, step: id, at: moment })),
+      /** the cured ones are pulled no earlier */
+      pullFrom: z.nullable(moment),
+    }),
+  ),
 })
 export type Round = z.infer<typeof roundSchema>
 

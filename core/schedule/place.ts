@@ -53,12 +53,14 @@ export class Board {
    * @returns null where there is no such time
    */
   times(
-    { steps, doneAt }: Pick<Chain, 'steps' | 'doneAt'>,
+    { steps, doneAt, notBefore, testNotBefore }: Omit<Chain, 'id' | 'session'>,
     tests: Span | null,
     limits: ReadonlyMap<number, Span> = new Map(),
   ): number[] | null {
     const at: number[] = steps.map(() => 0)
     const low: number[] = steps.map((_, i) => limits.get(i)?.from ?? 0)
+    if (steps.length && notBefore !== undefined) low[0] = Math.max(low[0]!, notBefore)
+    if (steps.length && testNotBefore !== undefined) low[steps.length - 1] = Math.max(low.at(-1)!, testNotBefore)
     for (let i = 0; i < steps.length;) {
       const step = steps[i]!
       const ended = i > 0 ? at[i - 1]! + steps[i - 1]!.minutes : doneAt
@@ -141,7 +143,8 @@ export class Board {
     const steps = kept.map((i) => chain.steps[i]!)
     // A gap behind a step that is left out counts from what came before it no longer.
     const loose = steps.map((step, k) => (k > 0 && kept[k - 1] !== kept[k]! - 1 ? { ...step, maxGap: null } : step))
-    const times = this.times({ steps: loose, doneAt: chain.doneAt }, tests, limits)
+    const { doneAt, notBefore, testNotBefore } = chain
+    const times = this.times({ steps: loose, doneAt, notBefore, testNotBefore }, tests, limits)
     if (!times) return null
     const at: (number | undefined)[] = chain.steps.map(() => undefined)
     kept.forEach((i, k) => (at[i] = times[k]))

@@ -41,6 +41,9 @@ export interface Chain {
   session: string
   /** the end of the step before the first of these, where it is begun already, min (below 0: in the past) */
   doneAt?: number
+  /** its first step begins no earlier, and its test neither: as the maker has set it, min */
+  notBefore?: number
+  testNotBefore?: number
 }
 
 export interface Problem {

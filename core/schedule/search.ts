@@ -7,8 +7,8 @@ export interface SearchOptions {
   random: () => number
   /** asked between two tries; false: what is best so far is the answer */
   goOn: (tries: number) => boolean
-  /** told of each better schedule */
-  onBetter?: (schedule: Schedule) => void
+  /** told of each better schedule, with the bound and the tries that it took */
+  onBetter?: (schedule: Schedule, lowerBound: number, tries: number) => void
 }
 
 export interface Found {
@@ -128,12 +128,12 @@ export function search(problem: Problem, options: SearchOptions): Found | null {
   let { tests, before } = begun
   let { order, schedule: current } = begun.first
   let best = current
-  onBetter?.(best)
   let [tries, still] = [0, 0]
+  onBetter?.(best, bound.finish, tries)
   const better = (schedule: Schedule) => {
     best = schedule
     still = 0
-    onBetter?.(best)
+    onBetter?.(best, bound.finish, tries)
   }
   while (goOn(tries) && !(best.finish <= bound.finish + EPS && still > STILL)) {
     tries += 1

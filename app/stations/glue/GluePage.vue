@@ -20,6 +20,7 @@ import { useWhy } from '../../look/why'
 import ClockStrips from './ClockStrips.vue'
 import CureLook from './CureLook.vue'
 import TaskCard from './TaskCard.vue'
+import TimetableCard from './TimetableCard.vue'
 import ThenList from './ThenList.vue'
 import { curingOf, doBlock, doStep, sameInBlock } from './glueWork'
 
@@ -124,6 +125,7 @@ useKey('step', () => void done())
           </div>
           <p v-if="allCured" class="mute">What is closed so far is fully cured {{ momentName(allCured, now) }}.</p>
         </section>
+        <TimetableCard v-if="view.readings.length < view.coupons.length" :view="view" />
         <section v-if="view.coupons.some((coupon) => coupon.deviations.length)" aria-labelledby="differently">
           <h2 id="differently">What went differently</h2>
           <ul class="deviations">

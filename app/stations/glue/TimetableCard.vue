@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref } from 'vue'
+import { sayError } from '../../../core/messages'
+import { stampNow, useMinute } from '../../bench/clock'
+import type { JointView } from '../../bench/jointView'
+import { useBench } from '../../bench/store'
+import { saveFile } from '../../frame/saveFile'
+import { capital, clockTime, lasting, momentName, plural } from '../../look/figures'
+import EveningStrip from './EveningStrip.vue'
+import EveningTasks from './EveningTasks.vue'
+import { calendarFile } from './calendarFile'
+import { beginFrom, pullFrom, setBy, wordsOf } from './timetableWork'
+import { useTimetable } from './useTimetable'
+
+const ShopForm = defineAsyncComponent(() => import('./ShopForm.vue'))
+
+/** When what is glued and pulled: said in words, drawn along the clock, changed by hand. */
+const props = defineProps<{ view: JointView }>()
+const bench = useBench()
+const now = useMinute()
+const { shop, others, together, rounds, evenings, progress, fault, late, why, finish, bound, again, cancel, replan } =
+  useTimetable(() => props.view)
+const round = computed(() => props.view.round!)
+const unglued = computed(() => {
+  const begun = new Set(props.view.coupons.filter(({ stamps }) => stamps.length).map(({ procedure }) => procedure))
+  return props.view.procedures.filter(
+    ({ id }) => !begun.has(id) && props.view.coupons.some((one) => one.procedure === id),
+  )
+})
+/** How far the end is from what is possible at all. */
+const gap = computed(() => {
+  if (finish.value === null || bound.value === null) return ''
+  const ms = finish.value - bound.value
+  return ms < 60_000 ? 'no timetable can end earlier' : `none can end more than ${lasting(ms / 1000)} earlier`
+})
+/** Evenings that may be chosen: those of the coming weeks, by their beginning. */
+const choices = computed(() => {
+  const taken = setBy(round.value)
+  const set = [...taken.notBefore.map(({ at }) => at), ...(taken.pullFrom === null ? [] : [taken.pullFrom])]
+  const first = evenings.value[0]?.from ?? now.value
+  const days = Array.from({ length: 14 }, (_, i) => {
+    const date = new Date(first)
+    return new Date(date.getFullYear(), date.getMonth(), date.getDate() + i).getTime()
+  })
+  return [...new Set([...days, ...set])].sort((x, y) => x - y)
+})
+const dayWords = (at: number) => momentName(at, 0).replace(/, 00:00$/, '')
+const chosen = (event: Event) => {
+  const { value } = event.target as HTMLSelectElement
+  return value === '' ? null : Number(value)
+}
+const notBefore = (id: string) => setBy(round.value).notBefore.find(({ procedure }) => procedure === id)?.at ?? ''
+const problem = ref('')
+async function save() {
+  problem.value = ''
+  try {
+    const title = `${props.view.joint.code} ${props.view.joint.name}`
+    const text = await calendarFile(evenings.value, rounds.value, round.value.id, title)
+    saveFile(`${props.view.joint.code.toLowerCase()}-timetable.ics`, text, 'text/calendar')
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
+function toggle(id: string, event: Event) {
+  const on = (event.target as HTMLInputElement).checked
+  together.value = on ? [...together.value, id] : together.value.filter((one) => one !== id)
+}
+</script>
+
+<template>
+  <section class="timetable" aria-labelledby="timetable">
+    <h2 id="timetable">The timetable</h2>
+    <p v-if="fault" class="problem" role="alert">
+      {{ sayError(fault) }}
+      <v-btn class="alt" @click="again">Search again</v-btn>
+    </p>
+    <div v-if="progress !== null" class="searching">
+      <progress :value="progress" aria-label="The search for a shorter timetable" />
+      <span class="mute small">{{ evenings.length ? 'looking for a shorter one' : 'looking for one that fits' }}</span>
+      <v-btn v-if="evenings.length" class="quiet" @click="cancel">Take this one</v-btn>
+    </div>
+    <div v-if="why" class="card nothing" role="status">
+      <p><b class="careful">Nothing fits.</b> {{ why.text }}</p>
+      <p>{{ why.change }}</p>
+    </div>
+    <p v-if="late" class="careful" role="status">
+      It is behind its clock.
+      <v-btn class="alt" @click="replan">Plan what is left from {{ clockTime(stampNow()) }}</v-btn>
+    </p>
+    <ol v-if="evenings.length" class="evenings" data-evenings>
+      <li v-for="evening in evenings" :key="evening.from">
+        <p>
+          <b class="num">{{ capital(momentName(evening.from, now)) }}</b>
+          <span class="mute num"> to {{ clockTime(evening.to) }}</span>
+          · {{ wordsOf(evening, rounds) }}
+        </p>
+        <div class="scroll" tabindex="0" role="group" aria-label="The evening's strips, to be scrolled sideways">
+          <EveningStrip :evening="evening" :rounds="rounds" :now="now" />
+        </div>
+        <EveningTasks :evening="evening" :rounds="rounds" />
+      </li>
+    </ol>
+    <p v-if="finish !== null" class="mute small">
+      {{ plural(evenings.length, 'session') }}; the last pull ends {{ momentName(finish, now) }}, and {{ gap }}.
+    </p>
+    <details v-if="evenings.length || why">
+      <summary>Change it by hand</summary>
+      <div class="by-hand">
+        <label v-for="one in unglued" :key="one.id" class="field">
+          <span>Begin {{ one.letter }}, {{ one.name }}</span>
+          <select class="plain" :value="notBefore(one.id)" @change="beginFrom(bench, round, one, chosen($event))">
+            <option value="">whenever it suits</option>
+            <option v-for="at in choices" :key="at" :value="at">not before {{ dayWords(at) }}</option>
+          </select>
+        </label>
+        <label class="field">
+          <span>Pull</span>
+          <select class="plain" :value="setBy(round).pullFrom ?? ''" @change="pullFrom(bench, round, chosen($event))">
+            <option value="">as soon as all are ready</option>
+            <option v-for="at in choices" :key="at" :value="at">not before {{ dayWords(at) }}</option>
+          </select>
+        </label>
+        <fieldset v-if="others.length">
+          <legend>In the same evenings, with the same hands and clamps</legend>
+          <label v-for="one in others" :key="one.joint.id" class="tick">
+            <input type="checkbox" :checked="together.includes(one.joint.id)" @change="toggle(one.joint.id, $event)" />
+            {{ one.joint.code }} {{ one.joint.name }}
+          </label>
+        </fieldset>
+      </div>
+    </details>
+    <details>
+      <summary>When I work, and with what</summary>
+      <ShopForm :shop="shop" />
+    </details>
+    <div v-if="evenings.length">
+      <v-btn class="alt" @click="save">Save as a calendar file</v-btn>
+    </div>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.timetable {
+  display: grid;
+  gap: 12px;
+}
+.timetable > * {
+  min-width: 0;
+}
+.evenings {
+  list-style: none;
+  padding: 0;
+}
+.evenings > li {
+  display: grid;
+  gap: 6px;
+  padding: 12px 0;
+  border-top: 1px solid var(--line);
+}
+.scroll {
+  overflow-x: auto;
+}
+.searching {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.nothing {
+  padding: 14px 16px;
+  display: grid;
+  gap: 6px;
+}
+summary {
+  cursor: pointer;
+  min-height: 32px;
+}
+.by-hand {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 16px;
+  padding: 8px 0;
+}
+.by-hand .field {
+  flex: 0 1 250px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  flex-basis: 100%;
+}
+.tick {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 40px;
+}
+</style>

@@ -1,0 +1,44 @@
+import type { Shop } from '../records/shop'
+
+/** A span of time, ms. */
+export interface Hours {
+  from: number
+  to: number
+}
+
+const two = (n: number) => String(n).padStart(2, '0')
+/** The local day of a time, "2026-12-04". */
+export const localDay = (at: number): string => {
+  const date = new Date(at)
+  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
+}
+
+/**
+ * When somebody works, from a time on: the weekly pattern, and the days that are otherwise. Hours are those of the
+ * clock on the wall; what lies between them is real time, so that a change of summer time moves no cure.
+ * @param days how many days are looked at
+ */
+export function hoursFrom(
+  { weekly, exceptions }: Pick<Shop, 'weekly' | 'exceptions'>,
+  from: number,
+  days: number,
+): Hours[] {
+  const start = new Date(from)
+  const other = new Map(exceptions.map((one) => [one.day, one.spans]))
+  const out: Hours[] = []
+  for (let n = 0; n < days; n++) {
+    const midnight = new Date(start.getFullYear(), start.getMonth(), start.getDate() + n)
+    const at = (minute: number) =>
+      new Date(midnight.getFullYear(), midnight.getMonth(), midnight.getDate(), 0, minute).getTime()
+    const spans =
+      other.get(localDay(midnight.getTime())) ??
+      weekly.filter(({ day }) => day === midnight.getDay()).map(({ span }) => span)
+    for (const span of [...spans].sort((x, y) => x.from - y.from)) {
+      const hours = { from: Math.max(from, at(span.from)), to: at(span.to) }
+      const last = out.at(-1)
+      if (last && hours.from <= last.to) last.to = Math.max(last.to, hours.to)
+      else if (hours.to > hours.from) out.push(hours)
+    }
+  }
+  return out
+}
