@@ -8,6 +8,7 @@ import { panelHelp } from '../look/panelHelp'
 import SeamHatches from '../look/seam/SeamHatches.vue'
 import { useWhy } from '../look/why'
 import { openClash } from '../bench/clash'
+import { alarmsWanted } from './alarmsWanted'
 import AppHead from './AppHead.vue'
 import NoticeStrip from './NoticeStrip.vue'
 import { benchFileName, saveFile } from './saveFile'
@@ -15,6 +16,7 @@ import { openSomeBench } from './startBench'
 import { useKeys } from './keys'
 
 const SaveTrouble = defineAsyncComponent(() => import('./SaveTrouble.vue'))
+const AlarmStrip = defineAsyncComponent(() => import('./AlarmStrip.vue'))
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const ClashDialog = defineAsyncComponent(() => import('./ClashDialog.vue'))
 const bench = useBench()
@@ -55,6 +57,7 @@ watch(
     <p v-if="!ready" class="opening" role="status">Opening the bench…</p>
     <PanelGuard v-else name="This page"><router-view /></PanelGuard>
     <NoticeStrip />
+    <AlarmStrip v-if="ready && alarmsWanted" />
     <ClashDialog v-if="openClash" />
     <KeysDialog v-if="help" v-model="help" />
   </v-app>

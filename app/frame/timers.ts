@@ -9,8 +9,10 @@ export interface Timer {
   key: string
   label: string
   what: string
-  /** ms */
+  /** may be done from, ms */
   at: number
+  /** must be done by, ms; null without a limit */
+  lateAt: number | null
   to: RouteLocationRaw
 }
 
@@ -32,16 +34,28 @@ function waitingSteps(bench: ReturnType<typeof useBench>): Timer[] {
       if (!task || task.readyAt === 0) return []
       const joint = bench.get('round', coupon.round)!.joint
       const to = { name: 'glue', params: { joint } }
-      return [{ key: coupon.id, label: coupon.label, what: stepWords[task.step.kind], at: task.readyAt, to }]
+      return [
+        {
+          key: coupon.id,
+          label: coupon.label,
+          what: stepWords[task.step.kind],
+          at: task.readyAt,
+          lateAt: task.lateAt,
+          to,
+        },
+      ]
     })
     .sort((x, y) => x.at - y.at)
 }
+
+/** All pieces that wait, as the records stand. */
+export const useWaiting = (bench: ReturnType<typeof useBench>) => computed(() => waitingSteps(bench))
 
 /** All clocks that run on this bench, soonest first; what waited for longer than a day was given up. */
 export function useTimers(): { timers: ComputedRef<Timer[]>; now: Readonly<Ref<number>> } {
   const bench = useBench()
   const now = useNow()
-  const waiting = computed(() => waitingSteps(bench))
+  const waiting = useWaiting(bench)
   const timers = computed(() => waiting.value.filter(({ at }) => now.value - at <= DAY))
   return { timers, now }
 }

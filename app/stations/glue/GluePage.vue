@@ -3,13 +3,14 @@ import { computed, ref, watch } from 'vue'
 import { glueCautions, stepCautions } from '../../../core/care/steps'
 import { careOf, wetGlueOf } from '../../bench/careOf'
 import { adviceOn } from '../../../core/planning/draft/procedure'
+import { batchWords, nextBatch } from '../../../core/planning/batch'
 import { tasksOf, type GlueTask } from '../../../core/planning/gluing'
 import { stepTime } from '../../../core/planning/stepTime'
 import { whyStep } from '../../../core/planning/stepWhy'
 import { stepWords } from '../../../core/planning/stepWords'
-import type { StepKind } from '../../../core/records/round'
+import type { Procedure, StepKind } from '../../../core/records/round'
 import { stampNow, useNow } from '../../bench/clock'
-import type { JointView } from '../../bench/jointView'
+import { familyTimes, type JointView } from '../../bench/jointView'
 import { settingOf } from '../../bench/setting'
 import { useBench } from '../../bench/store'
 import { momentName } from '../../look/figures'
@@ -17,8 +18,10 @@ import { isTooSoon } from '../../look/act'
 import { useKey } from '../../look/keys'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { useWhy } from '../../look/why'
+import CallMe from './CallMe.vue'
 import ClockStrips from './ClockStrips.vue'
 import CureLook from './CureLook.vue'
+import CureTimes from './CureTimes.vue'
 import TaskCard from './TaskCard.vue'
 import TimetableCard from './TimetableCard.vue'
 import ThenList from './ThenList.vue'
@@ -49,6 +52,20 @@ const inBlock = computed(() =>
   task.value && IN_BLOCK.has(task.value.step.kind) ? sameInBlock(tasks.value, task.value) : [],
 )
 
+const adviceOf = (procedure: Procedure) => adviceOn(procedure, settingOf(bench, props.view.joint.brief, stampNow(), []))
+/** How much is mixed for how many pieces, at the step that mixes. */
+const mixWords = computed(() => {
+  if (task.value?.step.kind !== 'mix') return null
+  const { procedure } = task.value
+  const apply = procedure.steps.find(({ kind }) => kind === 'apply')
+  const left = props.view.coupons.filter(
+    (one) => one.procedure === procedure.id && !one.stamps.some(({ step }) => step === apply?.id),
+  )
+  const family = adviceOf(procedure)?.situation.family ?? familyTimes(bench, procedure)
+  const batch = nextBatch(procedure, family, left, props.view.round!.arms)
+  return batch && batchWords(batch)
+})
+
 async function done() {
   if (task.value && !isTooSoon()) await doStep(bench, task.value, stampNow())
 }
@@ -62,10 +79,7 @@ watch(
     const { procedure, step } = task.value
     why.suggest({
       about: procedure.name,
-      lines: [
-        step.text,
-        ...whyStep(step, adviceOn(procedure, settingOf(bench, props.view.joint.brief, stampNow(), []))),
-      ],
+      lines: [step.text, ...whyStep(step, adviceOf(procedure))],
       formula: procedure.steps.flatMap((one) => {
         const time = stepTime(one)
         return time ? [`${stepWords[one.kind]} ${time}`] : []
@@ -102,6 +116,7 @@ useKey('step', () => void done())
           :cautions="cautions"
           :blocks="view.round!.blocks * view.round!.arms.length"
           :in-block="inBlock.length"
+          :mix-words="mixWords"
           @done="done"
           @block="doBlock(bench, tasks, task, stampNow())"
         />
@@ -125,6 +140,7 @@ useKey('step', () => void done())
           </div>
           <p v-if="allCured" class="mute">What is closed so far is fully cured {{ momentName(allCured, now) }}.</p>
         </section>
+        <CureTimes v-if="view.readings.length < view.coupons.length" :view="view" />
         <TimetableCard v-if="view.readings.length < view.coupons.length" :view="view" />
         <section v-if="view.coupons.some((coupon) => coupon.deviations.length)" aria-labelledby="differently">
           <h2 id="differently">What went differently</h2>
@@ -140,6 +156,7 @@ useKey('step', () => void done())
       <div class="aside">
         <ThenList v-if="then.length" :tasks="then" :now="now" @first="(next) => (held = keyOf(next))" />
         <CureLook v-if="curing.length" :curing="curing" />
+        <CallMe v-if="task" />
       </div>
     </div>
   </div>

@@ -6,7 +6,8 @@ import { stampNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'
 import { clockTime, countdown } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
-import { doneWords, noteDeviation, offWindow } from './glueWork'
+import { beginAgain, doneWords, noteDeviation, offWindow, usualDeviations } from './glueWork'
+import { readTonight } from './readTonight'
 
 /** The step to do now, as large as it is read from an arm's length, with its clock and what to mind before it. */
 const props = defineProps<{
@@ -15,6 +16,8 @@ const props = defineProps<{
   cautions: string[]
   /** of the round */
   blocks: number
+  /** what is mixed for how many pieces, where something is */
+  mixWords: string | null
   /** pieces of the same block that take the same step */
   inBlock: number
 }>()
@@ -46,11 +49,12 @@ const bar = computed(() => {
   return { from: at(current.readyAt), to: at(current.lateAt ?? end), now: at(props.now) }
 })
 
+const read = computed(() => readTonight.has(props.cautions, props.now))
 const writing = ref(false)
 const note = ref('')
-async function keepNote() {
-  if (!note.value.trim()) return
-  if (await noteDeviation(bench, props.task.coupon, note.value.trim(), stampNow())) {
+async function keepNote(text = note.value.trim()) {
+  if (!text) return
+  if (await noteDeviation(bench, props.task.coupon, text, stampNow())) {
     note.value = ''
     writing.value = false
   }
@@ -85,9 +89,14 @@ async function keepNote() {
       <rect :x="bar.from" :width="Math.max(0, bar.to - bar.from)" height="4" y="3" class="good" />
       <rect :x="bar.now - 0.3" width="0.6" height="10" class="here" />
     </svg>
-    <div v-if="cautions.length" class="care" role="note" aria-label="Before you start">
+    <details v-if="cautions.length && read" class="care">
+      <summary class="careful">Before you start: read this evening</summary>
+      <p v-for="line in cautions" :key="line">{{ line }}</p>
+    </details>
+    <div v-else-if="cautions.length" class="care" role="note" aria-label="Before you start">
       <b class="careful">Before you start</b>
       <p v-for="line in cautions" :key="line">{{ line }}</p>
+      <v-btn class="quiet" @click="readTonight.add(cautions, stampNow())">I have read this</v-btn>
     </div>
     <p v-if="early" class="careful">It is early: what you do now is kept with “{{ offWindow(task, now) }}”.</p>
     <div class="acts">
@@ -99,7 +108,14 @@ async function keepNote() {
         >Something went differently…</v-btn
       >
     </div>
-    <form v-if="writing" class="deviation" @submit.prevent="keepNote">
+    <p v-if="mixWords" class="num mute" data-mix>{{ mixWords }}</p>
+    <div v-if="writing" class="acts">
+      <v-btn v-for="one in usualDeviations" :key="one" class="alt bench-size" @click="keepNote(one)">{{ one }}</v-btn>
+      <v-btn v-if="task.coupon.stamps.length" class="alt bench-size" @click="beginAgain(bench, task.coupon, stampNow())"
+        >Begin this piece again</v-btn
+      >
+    </div>
+    <form v-if="writing" class="deviation" @submit.prevent="keepNote()">
       <label class="field"
         ><span>What went differently with {{ task.coupon.label }}?</span
         ><input v-model="note" class="plain" placeholder="clamp slipped, too much glue, dropped it" autofocus

@@ -10,7 +10,7 @@ import EveningStrip from './EveningStrip.vue'
 import EveningTasks from './EveningTasks.vue'
 import { calendarFile } from './calendarFile'
 import { beginFrom, pullFrom, setBy, wordsOf } from './timetableWork'
-import { useTimetable } from './useTimetable'
+import { MOST_PIECES, useTimetable } from './useTimetable'
 
 const ShopForm = defineAsyncComponent(() => import('./ShopForm.vue'))
 
@@ -18,8 +18,23 @@ const ShopForm = defineAsyncComponent(() => import('./ShopForm.vue'))
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
 const now = useMinute()
-const { shop, others, together, rounds, evenings, progress, fault, late, why, finish, bound, again, cancel, replan } =
-  useTimetable(() => props.view)
+const {
+  shop,
+  others,
+  together,
+  rounds,
+  pieces,
+  evenings,
+  progress,
+  fault,
+  late,
+  why,
+  finish,
+  bound,
+  again,
+  cancel,
+  replan,
+} = useTimetable(() => props.view)
 const round = computed(() => props.view.round!)
 const unglued = computed(() => {
   const begun = new Set(props.view.coupons.filter(({ stamps }) => stamps.length).map(({ procedure }) => procedure))
@@ -79,6 +94,10 @@ function toggle(id: string, event: Event) {
       <span class="mute small">{{ evenings.length ? 'looking for a shorter one' : 'looking for one that fits' }}</span>
       <v-btn v-if="evenings.length" class="quiet" @click="cancel">Take this one</v-btn>
     </div>
+    <p v-if="pieces > MOST_PIECES" class="careful">
+      A timetable is made for up to {{ MOST_PIECES }} pieces at a time, and {{ pieces }} are left: glue them block by
+      block.
+    </p>
     <div v-if="why" class="card nothing" role="status">
       <p><b class="careful">Nothing fits.</b> {{ why.text }}</p>
       <p>{{ why.change }}</p>

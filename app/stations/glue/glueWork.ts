@@ -83,6 +83,19 @@ export function noteDeviation(bench: Store, coupon: Coupon, text: string, now: n
   )
 }
 
+/** What often goes otherwise at the bench, by one tap. */
+export const usualDeviations = ['too much glue', 'too little glue', 'shifted', 'dropped', 'wrong face', 'clamp slipped']
+
+/** A piece is begun anew with fresh parts; what was done to it before stays said. */
+export function beginAgain(bench: Store, coupon: Coupon, now: number): Promise<boolean> {
+  const deviation = { at: now, text: 'begun again with fresh parts' }
+  return bench.write(
+    `${coupon.label}: begun again`,
+    [update('coupon', coupon, { stamps: [], deviations: [...coupon.deviations, deviation] })],
+    true,
+  )
+}
+
 export function checkCure(bench: Store, coupon: Coupon, state: CureCheck['state'], now: number): Promise<boolean> {
   return bench.write(`${coupon.label} is ${state}`, [
     insert('cureCheck', { id: newId(), coupon: coupon.id, at: now, state }),

@@ -1,0 +1,63 @@
+import { ownCure, type Looked, type OwnCure } from '../../../core/cure/ownChecks'
+import { roundedS } from '../../../core/cure/cure'
+import { adviceOn } from '../../../core/planning/draft/procedure'
+import { closedAt } from '../../../core/planning/gluing'
+import { fullCureS } from '../../../core/planning/steps'
+import type { Procedure, Step } from '../../../core/records/round'
+import type { Setting } from '../../../core/screening/shortlist'
+import type { JointView } from '../../bench/jointView'
+import type { useBench } from '../../bench/store'
+
+type Store = ReturnType<typeof useBench>
+
+/** Times nearer than this are one. */
+const LIKE = 0.1
+
+/** A procedure whose plan says another time than its own looks, or the room as it is now, say. s */
+export interface OtherTime {
+  procedure: Procedure
+  plannedS: number
+  /** full cure as it should be */
+  shouldS: number
+  /** the looks that say so; null: the room does */
+  own: OwnCure | null
+  handlingS: number
+  /** its steps with the other times */
+  steps: Step[]
+}
+
+/** Looks at the pieces of a procedure that are closed. */
+export function lookedOf(bench: Store, view: JointView, procedure: Procedure): Looked[] {
+  return view.coupons.flatMap((coupon): Looked[] => {
+    const closed = coupon.procedure === procedure.id ? closedAt(coupon, procedure) : null
+    return closed === null ? [] : [{ closed, checks: bench.of('cureCheck', coupon.id) }]
+  })
+}
+
+/** The glue as it cures in this joint and room now, and by own looks. */
+export function cureNow(bench: Store, view: JointView, procedure: Procedure, setting: Setting) {
+  const situation = adviceOn(procedure, setting)?.situation
+  if (!situation?.cure.cures) return null
+  const { family, second } = situation
+  const fullS = Math.max(family.fullS, second?.family.fullS ?? 0)
+  return { family, fullS, own: ownCure(lookedOf(bench, view, procedure), family.handlingS, fullS) }
+}
+
+/** Where the plan of a procedure cures for another time than it should, by its looks or the room. */
+export function otherTimes(bench: Store, view: JointView, setting: Setting): OtherTime[] {
+  return view.procedures.flatMap((procedure): OtherTime[] => {
+    const now = cureNow(bench, view, procedure, setting)
+    const plannedS = fullCureS(procedure.steps)
+    if (!now || !(plannedS > 0) || !view.coupons.some((one) => one.procedure === procedure.id)) return []
+    const { family, fullS, own } = now
+    const shouldS = roundedS(own?.fullS ?? fullS)
+    if (!(shouldS > 0) || Math.abs(plannedS / shouldS - 1) <= LIKE) return []
+    const steps = procedure.steps.map((step): Step => {
+      if (step.kind === 'cure') return { ...step, minS: shouldS }
+      // What stands open follows the room; looks at closed pieces say nothing of it.
+      if (step.kind !== 'wait' || own) return step
+      return { ...step, minS: roundedS(family.waitMinS), maxS: roundedS(family.waitMaxS) }
+    })
+    return [{ procedure, plannedS, shouldS, own, handlingS: family.handlingS, steps }]
+  })
+}
