@@ -25,6 +25,7 @@ interface Job {
 /** A job that says nothing for longer than this has died with its worker, ms; of those that tell their progress. */
 export const SILENT_MS = 5000
 const TELLS: ReadonlySet<TaskKind> = new Set<TaskKind>(['analyse', 'timetable'])
+const WAKES_MS = 1000
 /** The others work in one go; none of them for so long. */
 const SILENT_AT_ALL_MS = 20_000
 
@@ -102,7 +103,9 @@ export class WorkerClient {
     const job = this.running === null ? null : this.jobs.get(this.running)
     if (!job) return
     const silent = () => this.died(new Error('The computation stopped answering. Try again.'))
-    this.patience = setTimeout(silent, TELLS.has(job.request.kind) ? SILENT_MS : SILENT_AT_ALL_MS)
+    const wait = TELLS.has(job.request.kind) ? SILENT_MS : SILENT_AT_ALL_MS
+    // After a sleep the time is over at once: a worker that woke as well has a second to say so.
+    this.patience = setTimeout(() => (this.patience = setTimeout(silent, WAKES_MS)), wait - WAKES_MS)
   }
 
   private hear(response: Response): void {

@@ -14,7 +14,8 @@ export type TimetableResult = { found: Found; why: null } | { found: null; why: 
 
 /** A look at the clock and a message cost as much as some tries. */
 const LOOK_EVERY = 4
-const SAY_EVERY_MS = 100
+const SAY_EVERY_MS = 250
+const WHY_OVER_SEARCH = 2
 
 /**
  * Searches for a timetable until its time is over.
@@ -44,5 +45,16 @@ export function findTimetable(
     goOn,
     onBetter: (schedule, lowerBound, tries) => (best = { found: { schedule, lowerBound, tries }, why: null }),
   })
-  return found ? { found, why: null } : { found: null, why: whyNot(problem) }
+  if (found) return { found, why: null }
+  // To see what stands in the way takes longer than to see that something does.
+  const until = clock() + WHY_OVER_SEARCH * seconds * 1000
+  const goOnWhy = () => {
+    const now = clock()
+    if (now - said >= SAY_EVERY_MS) {
+      said = now
+      say(1, null)
+    }
+    return now < until
+  }
+  return { found: null, why: whyNot(problem, goOnWhy) }
 }

@@ -43,6 +43,13 @@ export function eveningsOf(schedule: Schedule, rounds: readonly RoundToGlue[], s
     groups.at(-1)!.push(one)
     until = Math.max(until, one.to - one.from > APART ? one.from : one.to)
   }
+  /** what is fixed in place stays there by itself */
+  const clamps = new Set(
+    rounds.flatMap(({ procedures }) =>
+      procedures.flatMap(({ id, steps }) => steps.flatMap((one) => (one.kind === 'clamp' ? [`${id} ${one.id}`] : []))),
+    ),
+  )
+  const handsFree = ({ chain, step }: Placed) => clamps.has(`${known.get(chain)!.coupon.procedure} ${step}`)
   return groups.map((placed) => {
     const at = (minutes: number) => start + minutes * MINUTE
     const tasks: Task[] = []
@@ -63,7 +70,7 @@ export function eveningsOf(schedule: Schedule, rounds: readonly RoundToGlue[], s
     }
     return {
       from: at(placed[0]!.from),
-      to: Math.max(...tasks.map((task) => task.to)),
+      to: Math.max(...placed.map((one) => at(handsFree(one) ? one.from : one.to))),
       glued: [...begun].map(([procedure, pieces]) => ({ procedure, pieces: pieces.size })),
       pulled: [...pulled].map(([session, coupons]) => ({ session, coupons })),
       tasks,

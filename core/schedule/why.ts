@@ -22,9 +22,12 @@ interface Change extends Why {
 }
 
 const minutes = (n: number) => durationWords(Math.round(n * 60))
-/** Enough to see whether something fits at all. */
-const fits = (problem: Problem): boolean =>
-  search(problem, { random: seededRandom(1), goOn: (tries) => tries < 1 }) !== null
+/** Whether something fits at all; once there is no more time, nothing is tried any more. */
+type Fits = (problem: Problem) => boolean
+const within =
+  (goOn: () => boolean): Fits =>
+  (problem) =>
+    goOn() && search(problem, { random: seededRandom(1), goOn: (tries) => tries < 1 && goOn() }) !== null
 /** Factors by which a time or a window is stretched, from the smallest on. */
 const STRETCH = [1.1, 1.25, 1.5, 2, 3, 5, 10, 30]
 const MORE = [1, 2, 3, 4, 6, 8, 12, 20, 40, 80]
@@ -39,18 +42,20 @@ const placeWords: Record<ResourceKind, [one: string, many: string]> = {
 /**
  * Which constraint breaks a problem, and the nearest change that helps: each is loosened by itself, a little at a
  * time; of those with which it fits the smallest change is told.
+ * @param goOn asked between two tries; false: what was found so far is the answer
  */
-export function whyNot(problem: Problem): Why {
-  const whole = problem.chains.map((chain) => brokenAlone(problem, chain)).find((one) => one !== null)
+export function whyNot(problem: Problem, goOn: () => boolean = () => true): Why {
+  const fits = within(goOn)
+  const whole = problem.chains.map((chain) => brokenAlone(problem, chain, fits)).find((one) => one !== null)
   if (whole) return whole
   const best = smallest([
-    ...resourceKinds.map((kind) => morePlaces(problem, kind)),
-    moreHands(problem),
-    longerWindows(problem),
-    laterEnd(problem),
-    longerWaits(problem),
-    withoutPins(problem),
-    twoSessions(problem),
+    ...resourceKinds.map((kind) => morePlaces(problem, kind, fits)),
+    moreHands(problem, fits),
+    longerWindows(problem, fits),
+    laterEnd(problem, fits),
+    longerWaits(problem, fits),
+    withoutPins(problem, fits),
+    twoSessions(problem, fits),
   ])
   if (best) return best
   return {
@@ -61,7 +66,7 @@ export function whyNot(problem: Problem): Why {
 }
 
 /** What keeps a single piece from being glued, were it the only one. */
-function brokenAlone(problem: Problem, chain: Chain): Why | null {
+function brokenAlone(problem: Problem, chain: Chain, fits: Fits): Why | null {
   const alone: Problem = { ...problem, chains: [chain] }
   if (boundOf(alone)) return null
   const needs = chain.steps.flatMap(({ uses }) => uses).find((kind) => problem.places[kind] < 1)
@@ -85,7 +90,7 @@ function brokenAlone(problem: Problem, chain: Chain): Why | null {
   if (crossed) return waitWhy(chain, crossed, crossed.minGap)
   return (
     pinWhy(alone, chain) ??
-    smallest([waitThatHelps(alone, chain), longerWindows(alone), laterEnd(alone)]) ?? {
+    smallest([waitThatHelps(alone, chain), longerWindows(alone, fits), laterEnd(alone, fits)]) ?? {
       constraint: 'end',
       text: `${chain.id} is not done before the last window ends.`,
       change: 'Add a later window.',
@@ -137,7 +142,7 @@ function waitThatHelps(problem: Problem, chain: Chain): Change | null {
   return found.sort((x, y) => x.size - y.size)[0] ?? null
 }
 
-function morePlaces(problem: Problem, kind: ResourceKind): Change | null {
+function morePlaces(problem: Problem, kind: ResourceKind, fits: Fits): Change | null {
   const had = problem.places[kind]
   if (!problem.chains.some(({ steps }) => steps.some(({ uses }) => uses.includes(kind)))) return null
   const more = MORE.find((n) => fits({ ...problem, places: { ...problem.places, [kind]: had + n } }))
@@ -151,7 +156,7 @@ function morePlaces(problem: Problem, kind: ResourceKind): Change | null {
   }
 }
 
-function moreHands(problem: Problem): Change | null {
+function moreHands(problem: Problem, fits: Fits): Change | null {
   const more = [1, 2, 3].find((n) => fits({ ...problem, hands: problem.hands + n }))
   if (!more) return null
   return {
@@ -169,7 +174,7 @@ const stretched = (windows: readonly Span[], by: number): Span[] =>
     to: Math.min(from + (to - from) * by, (windows[i + 1]?.from ?? Infinity) - 1),
   }))
 
-function longerWindows(problem: Problem): Change | null {
+function longerWindows(problem: Problem, fits: Fits): Change | null {
   const by = STRETCH.find((factor) => fits({ ...problem, windows: stretched(problem.windows, factor) }))
   if (!by) return null
   const last = problem.windows.at(-1)!
@@ -182,7 +187,7 @@ function longerWindows(problem: Problem): Change | null {
 }
 
 const DAY = 1440
-function laterEnd(problem: Problem): Change | null {
+function laterEnd(problem: Problem, fits: Fits): Change | null {
   const last = problem.windows.at(-1)
   if (!last) return null
   const days = [1, 2, 3, 5, 7, 14, 28].find((n) => {
@@ -198,7 +203,7 @@ function laterEnd(problem: Problem): Change | null {
   }
 }
 
-function longerWaits(problem: Problem): Change | null {
+function longerWaits(problem: Problem, fits: Fits): Change | null {
   const longer = (by: number): Problem => ({
     ...problem,
     chains: problem.chains.map((chain) => ({
@@ -216,7 +221,7 @@ function longerWaits(problem: Problem): Change | null {
   }
 }
 
-function withoutPins(problem: Problem): Change | null {
+function withoutPins(problem: Problem, fits: Fits): Change | null {
   if (!problem.chains.some(({ steps }) => steps.some(({ pinned }) => pinned !== undefined))) return null
   if (!fits({ ...problem, chains: problem.chains.map(unpinned) })) return null
   return {
@@ -228,7 +233,7 @@ function withoutPins(problem: Problem): Change | null {
 }
 
 /** The tests in as many windows as they like. */
-function twoSessions(problem: Problem): Change | null {
+function twoSessions(problem: Problem, fits: Fits): Change | null {
   if (
     !fits({
       ...problem,

@@ -4,6 +4,7 @@ import { update } from '../../../core/records/entry'
 import { stampNow } from '../../bench/clock'
 import type { JointView } from '../../bench/jointView'
 import { settingOf } from '../../bench/setting'
+import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
 import { lasting } from '../../look/figures'
 import { otherTimes, type OtherTime } from './cureTimes'
@@ -12,7 +13,18 @@ import { otherTimes, type OtherTime } from './cureTimes'
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
 const opened = stampNow()
-const found = computed(() => otherTimes(bench, props.view, settingOf(bench, props.view.joint.brief, opened, [])))
+const setting = steady(
+  () => settingOf(bench, props.view.joint.brief, opened, []),
+  ({ brief, room, adhesives, stock, houseRules, scraps }) => [
+    brief,
+    room,
+    ...adhesives,
+    ...stock,
+    ...houseRules,
+    ...scraps,
+  ],
+)
+const found = computed(() => otherTimes(bench, props.view, setting.value))
 const room = computed(() => {
   const { room: now } = bench.bench ?? {}
   return now ? `${now.tempC} °C and ${now.rh} %` : '20 °C and 50 %, taken since no room was said'

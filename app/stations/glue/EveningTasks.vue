@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { PULL, type RoundToGlue } from '../../../core/schedule/round'
 import type { Evening, Task } from '../../../core/schedule/evening'
 import type { Round } from '../../../core/records/round'
@@ -10,12 +10,14 @@ import { labelsOf, pin, setBy, taskWords } from './timetableWork'
 /** What an evening holds, one thing after the other; the first piece of each may be kept at its time. */
 const props = defineProps<{ evening: Evening; rounds: readonly RoundToGlue[] }>()
 const bench = useBench()
+/** drawn once it is opened: a better timetable may come several times a second */
+const open = ref(false)
 const roundOf = (task: Task): Round | null => {
   const of = props.rounds.find(({ coupons }) => coupons.some(({ id }) => id === task.coupons[0]))
   return of ? bench.get('round', of.round.id) : null
 }
 const tasks = computed(() =>
-  props.evening.tasks.map((task) => {
+  (open.value ? props.evening.tasks : []).map((task) => {
     const round = roundOf(task)
     const [coupon] = task.coupons as [string]
     const pinned = round ? setBy(round).pins.some((one) => one.coupon === coupon && one.step === task.step) : false
@@ -25,7 +27,7 @@ const tasks = computed(() =>
 </script>
 
 <template>
-  <details>
+  <details @toggle="open = ($event.target as HTMLDetailsElement).open">
     <summary>
       Step by step<span class="visually-hidden">, {{ clockTime(evening.from) }}</span>
     </summary>

@@ -212,5 +212,16 @@ useKey('step', () => void done())
   .two {
     grid-template-columns: minmax(0, 1fr);
   }
+  /* what is next and how the last one is come before the clock and the timetable: one thumb, no scrolling */
+  .left,
+  .aside {
+    display: contents;
+  }
+  .aside > * {
+    order: 1;
+  }
+  .left > :not(:first-child) {
+    order: 2;
+  }
 }
 </style>

@@ -34,9 +34,21 @@ export function lookedOf(bench: Store, view: JointView, procedure: Procedure): L
   })
 }
 
+type Advice = ReturnType<typeof adviceOn>
+/** Advice by the setting that it was asked in: what is glued meanwhile changes no advice. */
+const known = new WeakMap<Setting, Map<string, Advice>>()
+function remembered(procedure: Procedure, setting: Setting): Advice {
+  const { family, adhesive, helpers, second } = procedure
+  const key = JSON.stringify([family, adhesive, helpers, second ?? null])
+  const inSetting = known.get(setting) ?? new Map<string, Advice>()
+  known.set(setting, inSetting)
+  if (!inSetting.has(key)) inSetting.set(key, adviceOn(procedure, setting))
+  return inSetting.get(key)!
+}
+
 /** The glue as it cures in this joint and room now, and by own looks. */
 export function cureNow(bench: Store, view: JointView, procedure: Procedure, setting: Setting) {
-  const situation = adviceOn(procedure, setting)?.situation
+  const situation = remembered(procedure, setting)?.situation
   if (!situation?.cure.cures) return null
   const { family, second } = situation
   const fullS = Math.max(family.fullS, second?.family.fullS ?? 0)

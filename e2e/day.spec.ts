@@ -1,0 +1,136 @@
+import type { Page } from '@playwright/test'
+import { demoServer, expect, openBench, plannedJoint, station, test } from './maker'
+
+const START = new Date('2026-11-24T18:00:00')
+const MINUTE = 60_000
+
+/** What the page calls out, each with the time at which it was shown: read off the page, not from the app. */
+async function listen(page: Page) {
+  await page.evaluate(() => {
+    const heard: { at: number; text: string }[] = []
+    const seen = new Set<string>()
+    Object.assign(window, { heard })
+    new MutationObserver(() => {
+      for (const one of document.querySelectorAll('[aria-label="Due now"] b')) {
+        const text = one.textContent ?? ''
+        if (seen.has(text)) continue
+        seen.add(text)
+        heard.push({ at: Date.now(), text })
+      }
+    }).observe(document.body, { childList: true, subtree: true })
+  })
+}
+const heard = (page: Page) => page.evaluate(() => (window as never as { heard: { at: number; text: string }[] }).heard)
+const shown = (page: Page) =>
+  page.evaluate(
+    () => `${document.querySelector('.task .tape')?.textContent} ${document.querySelector('.task h2')?.textContent}`,
+  )
+
+test('an evening of twelve coupons and four glues: called out in time, through a reload and a sleep', async ({
+  page,
+}) => {
+  test.setTimeout(400_000)
+  await page.clock.install({ time: START })
+  await openBench(page)
+  await plannedJoint(page, ['contact-solvent', 'pva-tacky', 'hotmelt-low', 'epoxy-fast'], 3)
+  await station(page, 'Glue')
+  await expect(page.getByRole('heading', { name: 'The timetable' })).toBeVisible()
+  await expect(page.locator('[data-evenings] > li').first()).toContainText(/glue /, { timeout: 30_000 })
+  await expect(page.locator('[data-evenings] > li').last()).toContainText('pull all 12')
+
+  await page.getByRole('button', { name: 'Sound when a step is due' }).click()
+  await expect(page.getByRole('button', { name: 'Keep quiet' })).toBeVisible()
+  await listen(page)
+  const done = page.getByRole('heading', { name: 'All 12 coupons are glued' })
+  let [reloaded, slept] = [false, false]
+  const called: { due: number; at: number }[] = []
+  for (let i = 0; i < 400 && !(await done.isVisible()); i++) {
+    if (await page.getByText(/until it may be/).isVisible()) {
+      const due = await page.evaluate(() => {
+        const [minutes, seconds] = document.querySelector('.task [role=timer]')!.textContent!.split(':').map(Number)
+        return Date.now() + ((minutes ?? 0) * 60 + (seconds ?? 0)) * 1000
+      })
+      const label = (await shown(page)).split(' ')[0]!
+      if (!slept && (await page.locator('.task .says .num').isVisible())) {
+        // The laptop sleeps through what comes due.
+        await page.clock.fastForward(60 * MINUTE)
+        slept = true
+        await expect.poll(async () => (await heard(page)).some(({ text }) => text.startsWith(label))).toBe(true)
+        continue
+      }
+      await page.clock.runFor(due - (await page.evaluate(() => Date.now())) + 1500)
+      const found = (await heard(page)).filter(({ text }) => text.startsWith(label) && text.endsWith('now')).at(-1)
+      if (found) called.push({ due, at: found.at })
+      continue
+    }
+    const before = await shown(page)
+    await page.locator('.task .v-btn.go').click()
+    await expect.poll(() => shown(page)).not.toBe(before)
+    if (i === 30) {
+      const stands = await shown(page)
+      await page.reload()
+      await expect(page.locator('.task')).toBeVisible()
+      expect(await shown(page)).toBe(stands)
+      await listen(page)
+      reloaded = true
+    }
+  }
+  await expect(done).toBeVisible()
+  expect(reloaded && slept).toBe(true)
+  expect(called.length).toBeGreaterThan(0)
+  for (const { due, at } of called) expect(Math.abs(at - due)).toBeLessThanOrEqual(2000)
+  // What was late after the sleep is written on the piece.
+  await expect(page.getByRole('heading', { name: 'What went differently' })).toBeVisible()
+})
+
+test('a worker that says nothing is told within five seconds, and asked again by a press', async ({ page }) => {
+  await page.addInitScript(() => {
+    const Real = window.Worker
+    let asked = 0
+    window.Worker = class extends Real {
+      override postMessage(message: unknown) {
+        const { kind } = message as { kind: string }
+        if (kind !== 'timetable' || asked++ > 0) super.postMessage(message)
+      }
+    }
+  })
+  await openBench(page, demoServer)
+  await page.getByRole('link', { name: /H3/ }).first().click()
+  await station(page, 'Glue')
+  const evenings = page.locator('[data-evenings] > li')
+  // The worker stays silent: that is said within five seconds, and the page goes on.
+  const fault = page.locator('.timetable [role=alert]')
+  await expect(fault).toContainText('stopped answering. Try again.', { timeout: 7000 })
+  await expect(page.locator('.task')).toBeVisible()
+  await page.getByRole('button', { name: 'Search again' }).click()
+  await expect(evenings.last()).toContainText('pull', { timeout: 30_000 })
+  await expect(page.locator('.searching')).toBeHidden({ timeout: 30_000 })
+})
+
+test('hours, pulls and a pinned step are changed by hand; the calendar file is saved', async ({ page }) => {
+  await page.clock.install({ time: START })
+  await openBench(page)
+  await plannedJoint(page, ['contact-solvent', 'pva-tacky'], 3)
+  await station(page, 'Glue')
+  const evenings = page.locator('[data-evenings] > li')
+  await expect(evenings.last()).toContainText('pull all 6', { timeout: 30_000 })
+  await page.getByText('When I work, and with what').click()
+  await page.getByLabel('Tuesday').fill('18:00 to 18:30')
+  await page.getByRole('button', { name: 'Keep these hours' }).click()
+  await expect(page.getByText('Kept.', { exact: true })).toBeVisible()
+  await expect(evenings.first()).toContainText(/to 18:[0-3]\d/, { timeout: 30_000 })
+  await evenings.first().getByText('Step by step').click()
+  await evenings
+    .first()
+    .getByRole('button', { name: /^Keep this time/ })
+    .first()
+    .click()
+  await expect(page.getByRole('button', { name: /^Let it move/ }).first()).toBeVisible({ timeout: 30_000 })
+  await page.getByText('Change it by hand').click()
+  const before = await evenings.last().textContent()
+  await page.locator('.by-hand select').last().selectOption({ index: 13 })
+  await expect(evenings.last()).not.toHaveText(before!, { timeout: 30_000 })
+  const file = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save as a calendar file' }).click()
+  expect((await file).suggestedFilename()).toMatch(/-timetable\.ics$/)
+})
