@@ -11,13 +11,26 @@ import { checkCure, type Curing } from './glueWork'
 const props = defineProps<{
   /** the latest closed first */
   curing: Curing[]
+  /** when to look at a piece next, where that tells something, ms */
+  nextLook: (one: Curing) => number | null
 }>()
 const bench = useBench()
 const now = useMinute()
 const looked = ref<string | null>(null)
-const lookAt = computed(() => props.curing.find(({ coupon }) => coupon.id === looked.value) ?? props.curing[0] ?? null)
 /** The pieces to choose from; of very many the latest closed. */
 const MOST = 200
+/** The piece at which a look is due soonest comes first, where none was chosen. */
+const soonest = computed(() => {
+  const due = props.curing.flatMap((one) => {
+    const at = props.nextLook(one)
+    return at === null ? [] : [{ one, at }]
+  })
+  return due.sort((x, y) => x.at - y.at)[0] ?? null
+})
+const lookAt = computed(
+  () => props.curing.find(({ coupon }) => coupon.id === looked.value) ?? soonest.value?.one ?? props.curing[0] ?? null,
+)
+const lookWhen = computed(() => lookAt.value && props.nextLook(lookAt.value))
 const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value.coupon.id) : []))
 </script>
 
@@ -29,6 +42,13 @@ const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value
     <p class="mute small">
       closed {{ momentName(lookAt.closed, now)
       }}<template v-if="lookAt.cured > now">, cured {{ momentName(lookAt.cured, now) }}</template>
+    </p>
+    <p v-if="lookWhen !== null" class="small" data-next-look>
+      {{
+        lookWhen <= now
+          ? 'A look now tells most: it is about as likely firm as not.'
+          : `A look tells most ${momentName(lookWhen, now)}.`
+      }}
     </p>
     <label v-if="curing.length > 1" class="field pick">
       <span class="visually-hidden">Another coupon</span>

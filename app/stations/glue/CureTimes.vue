@@ -7,23 +7,13 @@ import { settingOf } from '../../bench/setting'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
 import { lasting } from '../../look/figures'
-import { otherTimes, type OtherTime } from './cureTimes'
+import { otherTimes, settingParts, type OtherTime } from './cureTimes'
 
 /** Times of the plan that own looks or the room contradict, each taken over by one press: then it holds everywhere. */
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
 const opened = stampNow()
-const setting = steady(
-  () => settingOf(bench, props.view.joint.brief, opened, []),
-  ({ brief, room, adhesives, stock, houseRules, scraps }) => [
-    brief,
-    room,
-    ...adhesives,
-    ...stock,
-    ...houseRules,
-    ...scraps,
-  ],
-)
+const setting = steady(() => settingOf(bench, props.view.joint.brief, opened, []), settingParts)
 const found = computed(() => otherTimes(bench, props.view, setting.value))
 const room = computed(() => {
   const { room: now } = bench.bench ?? {}

@@ -12,6 +12,7 @@ import type { Procedure, StepKind } from '../../../core/records/round'
 import { stampNow, useNow } from '../../bench/clock'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { settingOf } from '../../bench/setting'
+import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
 import { momentName } from '../../look/figures'
 import { isTooSoon } from '../../look/act'
@@ -25,7 +26,8 @@ import CureTimes from './CureTimes.vue'
 import TaskCard from './TaskCard.vue'
 import TimetableCard from './TimetableCard.vue'
 import ThenList from './ThenList.vue'
-import { curingOf, doBlock, doStep, sameInBlock } from './glueWork'
+import { nextLookAt, settingParts } from './cureTimes'
+import { curingOf, doBlock, doStep, sameInBlock, type Curing } from './glueWork'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
@@ -70,6 +72,9 @@ async function done() {
   if (task.value && !isTooSoon()) await doStep(bench, task.value, stampNow())
 }
 const curing = computed(() => curingOf(props.view))
+const opened = stampNow()
+const setting = steady(() => settingOf(bench, props.view.joint.brief, opened, []), settingParts)
+const nextLook = (one: Curing) => nextLookAt(bench, props.view, one, setting.value)
 const allCured = computed(() => (curing.value.length ? Math.max(...curing.value.map(({ cured }) => cured)) : null))
 
 watch(
@@ -155,7 +160,7 @@ useKey('step', () => void done())
       </div>
       <div class="aside">
         <ThenList v-if="then.length" :tasks="then" :now="now" @first="(next) => (held = keyOf(next))" />
-        <CureLook v-if="curing.length" :curing="curing" />
+        <CureLook v-if="curing.length" :curing="curing" :next-look="nextLook" />
         <CallMe v-if="task" />
       </div>
     </div>

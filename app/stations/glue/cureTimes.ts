@@ -1,4 +1,4 @@
-import { ownCure, type Looked, type OwnCure } from '../../../core/cure/ownChecks'
+import { nextLookS, ownCure, type Looked, type OwnCure } from '../../../core/cure/ownChecks'
 import { roundedS } from '../../../core/cure/cure'
 import { adviceOn } from '../../../core/planning/draft/procedure'
 import { closedAt } from '../../../core/planning/gluing'
@@ -6,6 +6,7 @@ import { fullCureS } from '../../../core/planning/steps'
 import type { Procedure, Step } from '../../../core/records/round'
 import type { Setting } from '../../../core/screening/shortlist'
 import type { JointView } from '../../bench/jointView'
+import type { Curing } from './glueWork'
 import type { useBench } from '../../bench/store'
 
 type Store = ReturnType<typeof useBench>
@@ -34,6 +35,16 @@ export function lookedOf(bench: Store, view: JointView, procedure: Procedure): L
   })
 }
 
+/** What advice depends on: a setting of the same parts is the same. */
+export const settingParts = ({ brief, room, adhesives, stock, houseRules, scraps }: Setting): unknown[] => [
+  brief,
+  room,
+  ...adhesives,
+  ...stock,
+  ...houseRules,
+  ...scraps,
+]
+
 type Advice = ReturnType<typeof adviceOn>
 /** Advice by the setting that it was asked in: what is glued meanwhile changes no advice. */
 const known = new WeakMap<Setting, Map<string, Advice>>()
@@ -53,6 +64,16 @@ export function cureNow(bench: Store, view: JointView, procedure: Procedure, set
   const { family, second } = situation
   const fullS = Math.max(family.fullS, second?.family.fullS ?? 0)
   return { family, fullS, own: ownCure(lookedOf(bench, view, procedure), family.handlingS, fullS) }
+}
+
+/** When the next look at a closed piece tells most, ms; null where it is firm, or nothing is known of its glue. */
+export function nextLookAt(bench: Store, view: JointView, curing: Curing, setting: Setting): number | null {
+  const procedure = view.procedures.find(({ id }) => id === curing.coupon.procedure)
+  const now = procedure && cureNow(bench, view, procedure, setting)
+  if (!now || !Number.isFinite(now.family.handlingS)) return null
+  const looked = { closed: curing.closed, checks: bench.of('cureCheck', curing.coupon.id) }
+  const s = nextLookS(looked, now.family.handlingS, now.own)
+  return s === null ? null : curing.closed + s * 1000
 }
 
 /** Where the plan of a procedure cures for another time than it should, by its looks or the room. */

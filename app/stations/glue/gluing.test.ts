@@ -1,0 +1,129 @@
+// @vitest-environment happy-dom
+import { flushPromises } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { buildDemoBench } from '../../../demo/bench'
+import { closedAt } from '../../../core/planning/gluing'
+import { fullCureS } from '../../../core/planning/steps'
+import { mountAt, type Mounted } from '../../testing/mountAt'
+
+vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../testing/noWorker')).noCharts())
+vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
+
+const NOW = Date.parse('2026-11-24T18:05:00')
+const HOUR = 3_600_000
+type Tables = ReturnType<typeof buildDemoBench>
+const glueOf = (change: (tables: Tables) => void = () => {}) => {
+  const tables = buildDemoBench(NOW)
+  change(tables)
+  return mountAt(tables, '/joint/h3/glue')
+}
+async function press({ wrapper }: Mounted, words: RegExp) {
+  await wrapper
+    .findAll('button')
+    .find((one) => words.test(one.text()))!
+    .trigger('click')
+  await flushPromises()
+}
+/** Looks at the closed pieces of a procedure: not firm just before a time after closing, firm just after it. */
+const firmAt = (letter: string, hours: number) => (tables: Tables) => {
+  const procedure = tables.procedure.find((one) => one.joint === 'h3' && one.letter === letter)!
+  const round = tables.round.find(({ joint }) => joint === 'h3')!
+  for (const coupon of tables.coupon.filter((one) => one.procedure === procedure.id && one.round === round.id)) {
+    const closed = closedAt(coupon, procedure)
+    if (closed === null) continue
+    for (const [at, state] of [
+      [0.95, 'slides'],
+      [1.05, 'firm'],
+    ] as const)
+      tables.cureCheck.push({
+        id: `${coupon.id} ${state}`,
+        coupon: coupon.id,
+        at: Math.round(closed + at * hours * HOUR),
+        state,
+      })
+  }
+}
+const procedureOf = ({ bench }: Mounted, letter: string) =>
+  bench.of('procedure', 'h3').find((one) => one.letter === letter)!
+
+describe('the times of a cure', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
+
+  it('follow own looks: later than the tables lengthens the cure, by one press, everywhere', async () => {
+    const plain = await glueOf()
+    const [planned] = [fullCureS(procedureOf(plain, 'A').steps)]
+    expect(plain.wrapper.find('[data-times="A"]').exists()).toBe(false)
+    plain.wrapper.unmount()
+    const slow = await glueOf(firmAt('A', 20))
+    const said = slow.wrapper.find('[data-times="A"]').text()
+    expect(said).toMatch(/firm after about 20 h by your own looks .*the\s+tables say .* here/)
+    await press(slow, /^Let A cure for/)
+    const taken = fullCureS(procedureOf(slow, 'A').steps)
+    expect(taken).toBeGreaterThan(1.5 * planned)
+    expect(slow.wrapper.find('[data-times="A"]').exists()).toBe(false)
+    expect(slow.wrapper.text()).toMatch(/cured/)
+    slow.wrapper.unmount()
+  }, 60_000)
+
+  it('follow the room: a cold one is told, with its times to take over', async () => {
+    const cold = await glueOf((tables) => (tables.bench[0]!.room = { tempC: 9, rh: 80, at: NOW }))
+    const said = cold.wrapper.find('[data-times="C"]').text()
+    expect(said).toMatch(/in the room as it is now, 9 °C and 80 %, it cures in .* stand in the plan/)
+    const before = procedureOf(cold, 'C').steps.find(({ kind }) => kind === 'wait')!.minS
+    await press(cold, /^Let C cure for/)
+    expect(procedureOf(cold, 'C').steps.find(({ kind }) => kind === 'wait')!.minS).toBeGreaterThan(before)
+    cold.wrapper.unmount()
+  }, 60_000)
+
+  it('ask for a look where it tells most, at the piece at which it is due soonest', async () => {
+    const mounted = await glueOf()
+    expect(mounted.wrapper.find('[data-next-look]').text()).toMatch(/^A look (tells most|now tells most)/)
+    mounted.wrapper.unmount()
+  }, 60_000)
+})
+
+describe('the step to do', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
+
+  it('folds its cautions once they were read, and asks again the next evening', async () => {
+    // Of the pieces of one glue that is nothing for the lungs: its first step has its cautions.
+    const fresh = (tables: Tables) => {
+      const solvent = tables.procedure.find((one) => one.joint === 'h3' && one.letter === 'B')!
+      const round = tables.round.find(({ joint }) => joint === 'h3')!
+      for (const coupon of tables.coupon)
+        if (coupon.round === round.id && coupon.procedure === solvent.id)
+          coupon.stamps = solvent.steps.slice(0, 4).map(({ id }) => ({ step: id, at: NOW - HOUR / 2 }))
+        else if (coupon.round === round.id) coupon.stamps = []
+    }
+    const mounted = await glueOf(fresh)
+    const care = () => mounted.wrapper.find('.task .care')
+    expect(care().element.tagName).toBe('DIV')
+    await press(mounted, /^I have read this$/)
+    expect(care().element.tagName).toBe('DETAILS')
+    expect(care().text()).toMatch(/read this evening/)
+    mounted.wrapper.unmount()
+    vi.setSystemTime(NOW + 24 * HOUR)
+    const later = await glueOf(fresh)
+    expect(later.wrapper.find('.task .care').element.tagName).toBe('DIV')
+    later.wrapper.unmount()
+  }, 60_000)
+
+  it('notes what went differently by one tap, and begins a piece again with all that was said of it', async () => {
+    const mounted = await glueOf()
+    const label = mounted.wrapper.find('.task .tape').text()
+    const piece = () => mounted.bench.all('coupon').find((one) => one.label === label)!
+    expect(piece().stamps.length).toBeGreaterThan(0)
+    await press(mounted, /^Something went differently/)
+    await press(mounted, /^too much glue$/)
+    expect(piece().deviations.at(-1)!.text).toBe('too much glue')
+    await press(mounted, /^Something went differently/)
+    await press(mounted, /^Begin this piece again$/)
+    expect(piece().stamps).toEqual([])
+    expect(
+      piece()
+        .deviations.map(({ text }) => text)
+        .slice(-2),
+    ).toEqual(['too much glue', 'begun again with fresh parts'])
+    mounted.wrapper.unmount()
+  }, 60_000)
+})
