@@ -6,6 +6,8 @@ export default defineConfig({
   plugins: [vue(), vuetify()],
   test: {
     include: ['{core,cli,demo,app,server,scripts}/**/*.test.ts'],
+    // Two files at a time: of two cores the default would leave one idle.
+    maxWorkers: 2,
     // A loaded machine is slow, not wrong.
     testTimeout: 120_000,
     hookTimeout: 300_000,

@@ -22,6 +22,7 @@ const views = [
   ['shortlist-opened', '/joint/h2/shortlist'],
   ['plan', '/joint/h5/plan'],
   ['glue', '/joint/h3/glue'],
+  ['timetable', '/joint/h3/glue'],
   ['break', '/joint/h2/break'],
   ['choose', '/joint/h2/choose'],
   ['card', '/joint/h1/card'],
@@ -53,6 +54,13 @@ try {
       await page.waitForTimeout(1800)
       // The chart comes when its package is loaded.
       if (name === 'choose') await page.locator('.chart .main-svg').first().waitFor()
+      if (name === 'timetable') {
+        await page.locator('.searching').waitFor({ state: 'hidden' })
+        await page
+          .locator('#timetable')
+          .evaluate((head) => window.scrollTo(0, head.getBoundingClientRect().top + scrollY - 70))
+        await page.waitForTimeout(300)
+      }
       if (name === 'break') {
         await page.locator('#reading-text').fill('16.6 kgf')
         await page.getByRole('button', { name: /^in the glue/ }).click()
@@ -77,7 +85,7 @@ try {
   await shoot({ viewport: { width: 1280, height: 800 } }, views)
   await shoot(
     { viewport: { width: 390, height: 844 } },
-    views.filter(([name]) => name === 'break' || name === 'ask' || name === 'shortlist'),
+    views.filter(([name]) => ['break', 'ask', 'shortlist', 'glue'].includes(name)),
     '-phone',
   )
   await shoot(
