@@ -170,6 +170,12 @@ describe('a round as a timetable', () => {
     expect(at('B1', 'pull')).toBeGreaterThanOrEqual(monday)
   })
 
+  it('forgets a pin whose time has passed', () => {
+    const of = round([arm('a1')], [contact], [coupon('A1', 'A')])
+    const timetable = { notBefore: [], pins: [{ coupon: 'A1', step: 'prepare-a', at: START - MINUTE }], pullFrom: null }
+    expect(solved([{ ...of, round: { ...of.round, timetable } }]).found!.schedule.steps[0]!.from).toBe(0)
+  })
+
   it('lets two joints share hands and clamps, each with a session of its own', () => {
     const one = round([arm('a1')], [contact], [coupon('A1', 'A'), coupon('A2', 'A')])
     const two = { ...round([arm('a1')], [twin], [coupon('B1', 'B')]), round: { id: 'r2', arms: [arm('a1')] } }

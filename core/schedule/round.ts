@@ -112,7 +112,8 @@ function chainOf(
       maxGap: missed || last === null ? null : Math.max(last, minGap),
     }
     const pin = pins.get(step.id)
-    steps.push(pin === undefined ? planned : { ...planned, pinned: (pin - start) / MINUTE })
+    // A time that has passed keeps nothing any more.
+    steps.push(pin === undefined || pin < start ? planned : { ...planned, pinned: (pin - start) / MINUTE })
     if (sinceClose !== null) sinceClose += (planned.minutes + planned.minGap) * 60
     if (step.kind === 'close') sinceClose = 0
     before = { step, done: false }

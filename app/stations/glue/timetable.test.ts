@@ -44,6 +44,17 @@ describe('the timetable on Glue', () => {
     mounted.wrapper.unmount()
   }, 60_000)
 
+  it('begins what is left at the time it is, whenever something was done', async () => {
+    const mounted = await glueOf()
+    vi.setSystemTime(NOW + 40 * 60_000)
+    await mounted.wrapper.find('.task .v-btn.go').trigger('click')
+    await flushPromises()
+    await answered(mounted)
+    const [, from] = /^(\d\d:\d\d)/.exec(evenings(mounted)[0]!)!
+    expect(from! >= '18:45').toBe(true)
+    mounted.wrapper.unmount()
+  }, 60_000)
+
   it('moves the pulls where the maker wants them, and back', async () => {
     const mounted = await glueOf()
     const before = evenings(mounted)

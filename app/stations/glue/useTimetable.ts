@@ -2,7 +2,7 @@ import { computed, ref, type ComputedRef } from 'vue'
 import { eveningsOf, type Evening } from '../../../core/schedule/evening'
 import { problemOf, type RoundToGlue, type Timetabled } from '../../../core/schedule/round'
 import { usualShop, type Shop } from '../../../core/records/shop'
-import { stampNow, useMinute } from '../../bench/clock'
+import { now, stampNow, useMinute } from '../../bench/clock'
 import { jointsInOrder, viewJoint, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
@@ -31,7 +31,7 @@ export function useTimetable(view: () => JointView) {
   const minute = useMinute()
   /** joints whose rounds share the evenings, by id */
   const together = ref<string[]>([])
-  /** when the plan was made last, ms */
+  /** when it was asked for anew, ms */
   const madeAt = ref(stampNow())
   const shop = computed<Shop>(() => bench.bench?.shop ?? usualShop)
   const others = computed(() =>
@@ -55,8 +55,9 @@ export function useTimetable(view: () => JointView) {
   )
   const pieces = computed(() => stands.value.rounds.reduce((sum, { coupons }) => sum + coupons.length, 0))
   const asked = computed((): Timetabled | null => {
-    const { rounds: all, shop: own, madeAt: start } = stands.value
-    return all.length && pieces.value <= MOST_PIECES ? problemOf(all, own, start) : null
+    const { rounds: all, shop: own } = stands.value
+    // Whenever something was done or changed, what is left begins at that time, not when it was first asked.
+    return all.length && pieces.value <= MOST_PIECES ? problemOf(all, own, now()) : null
   })
   const { answer, progress, fault, again, cancel } = useAsked(
     () => asked.value,
