@@ -170,10 +170,21 @@ describe('a round as a timetable', () => {
     expect(at('B1', 'pull')).toBeGreaterThanOrEqual(monday)
   })
 
-  it('forgets a pin whose time has passed', () => {
+  it('takes a pin whose time has just passed for now, and forgets one that is long past', () => {
     const of = round([arm('a1')], [contact], [coupon('A1', 'A')])
-    const timetable = { notBefore: [], pins: [{ coupon: 'A1', step: 'prepare-a', at: START - MINUTE }], pullFrom: null }
-    expect(solved([{ ...of, round: { ...of.round, timetable } }]).found!.schedule.steps[0]!.from).toBe(0)
+    const withPin = (minutesAgo: number) => {
+      const pins = [{ coupon: 'A1', step: 'prepare-a', at: START - minutesAgo * MINUTE }]
+      const timetable = { notBefore: [], pins, pullFrom: null }
+      return solved([{ ...of, round: { ...of.round, timetable } }])
+    }
+    for (const [minutesAgo, pinned] of [
+      [1, 0],
+      [30, undefined],
+    ] as const) {
+      const { problem, found } = withPin(minutesAgo)
+      expect(problem.chains[0]!.steps[0]!.pinned).toBe(pinned)
+      expect(found!.schedule.steps[0]!.from).toBe(0)
+    }
   })
 
   it('lets two joints share hands and clamps, each with a session of its own', () => {

@@ -32,6 +32,8 @@ const AGE_WITHIN_S = 1800
 const BACK_TO_ROOM = 60
 /** What takes longer than this does not keep the other pulls waiting, h. */
 const LONG_H = 48
+/** A pinned step that is not begun is not given up at once, ms. */
+const JUST_PASSED_MS = 5 * MINUTE
 /** Closing, pressing and fixing what is open takes about this long, min. */
 const AT_IT = 20
 /** Days beyond the slowest cure that are looked at. */
@@ -112,8 +114,9 @@ function chainOf(
       maxGap: missed || last === null ? null : Math.max(last, minGap),
     }
     const pin = pins.get(step.id)
-    // A time that has passed keeps nothing any more.
-    steps.push(pin === undefined || pin < start ? planned : { ...planned, pinned: (pin - start) / MINUTE })
+    // A time that has just passed is now; one that is long past keeps nothing any more.
+    const kept = pin !== undefined && pin > start - JUST_PASSED_MS ? Math.max(0, pin - start) / MINUTE : undefined
+    steps.push(kept === undefined ? planned : { ...planned, pinned: kept })
     if (sinceClose !== null) sinceClose += (planned.minutes + planned.minGap) * 60
     if (step.kind === 'close') sinceClose = 0
     before = { step, done: false }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { cureStates } from '../../../core/records/round'
+import { cureStates, type CureCheck } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
 import { useBench } from '../../bench/store'
 import { clockTime, momentName, plural } from '../../look/figures'
@@ -30,6 +30,12 @@ const soonest = computed(() => {
 const lookAt = computed(
   () => props.curing.find(({ coupon }) => coupon.id === looked.value) ?? soonest.value?.one ?? props.curing[0] ?? null,
 )
+/** A look is kept, and its piece stays shown: the next tap must not fall on another one. */
+function look(state: CureCheck['state']) {
+  const { coupon } = lookAt.value!
+  looked.value = coupon.id
+  return checkCure(bench, coupon, state, stampNow())
+}
 const lookWhen = computed(() => lookAt.value && props.nextLook(lookAt.value))
 const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value.coupon.id) : []))
 </script>
@@ -59,13 +65,7 @@ const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value
       </select>
     </label>
     <div class="taps">
-      <v-btn
-        v-for="state in cureStates"
-        :key="state"
-        class="alt bench-size"
-        @click="checkCure(bench, lookAt.coupon, state, stampNow())"
-        >{{ state }}</v-btn
-      >
+      <v-btn v-for="state in cureStates" :key="state" class="alt bench-size" @click="look(state)">{{ state }}</v-btn>
     </div>
     <p v-if="checks.length" class="mute small num" data-checks>
       {{ plural(checks.length, 'check') }} kept, last: {{ checks.at(-1)!.state }} at

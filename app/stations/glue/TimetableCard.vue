@@ -107,7 +107,8 @@ function toggle(id: string, event: Event) {
       <v-btn class="alt" @click="replan">Plan what is left from {{ clockTime(stampNow()) }}</v-btn>
     </p>
     <ol v-if="evenings.length" class="evenings" data-evenings>
-      <li v-for="evening in evenings" :key="evening.from">
+      <!-- by their place: what was opened in an evening stays open when a better timetable moves it -->
+      <li v-for="(evening, i) in evenings" :key="i">
         <p>
           <b class="num">{{ capital(momentName(evening.from, now)) }}</b>
           <span class="mute num"> to {{ clockTime(evening.to) }}</span>

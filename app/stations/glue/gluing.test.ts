@@ -78,6 +78,12 @@ describe('the times of a cure', () => {
   it('ask for a look where it tells most, at the piece at which it is due soonest', async () => {
     const mounted = await glueOf()
     expect(mounted.wrapper.find('[data-next-look]').text()).toMatch(/^A look (tells most|now tells most)/)
+    // The piece stays shown after a tap: the next one must not fall on another.
+    const label = () => mounted.wrapper.find('#cure-check .tape').text()
+    const before = label()
+    await press(mounted, /^firm$/)
+    expect(label()).toBe(before)
+    expect(mounted.wrapper.find('[data-checks]').text()).toMatch(/check.* kept, last: firm/)
     mounted.wrapper.unmount()
   }, 60_000)
 })
