@@ -19,7 +19,7 @@ const now = useMinute()
 const looked = ref<string | null>(null)
 /** The pieces to choose from; of very many the latest closed. */
 const MOST = 200
-/** The piece at which a look is due soonest comes first, where none was chosen. */
+/** The piece at which a look is due soonest: said, and never put under the finger by itself. */
 const soonest = computed(() => {
   const due = props.curing.flatMap((one) => {
     const at = props.nextLook(one)
@@ -27,9 +27,7 @@ const soonest = computed(() => {
   })
   return due.sort((x, y) => x.at - y.at)[0] ?? null
 })
-const lookAt = computed(
-  () => props.curing.find(({ coupon }) => coupon.id === looked.value) ?? soonest.value?.one ?? props.curing[0] ?? null,
-)
+const lookAt = computed(() => props.curing.find(({ coupon }) => coupon.id === looked.value) ?? props.curing[0] ?? null)
 /** A look is kept, and its piece stays shown: the next tap must not fall on another one. */
 function look(state: CureCheck['state']) {
   const { coupon } = lookAt.value!
@@ -55,6 +53,9 @@ const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value
           ? 'A look now tells most: it is about as likely firm as not.'
           : `A look tells most ${momentName(lookWhen, now)}.`
       }}
+    </p>
+    <p v-if="soonest && soonest.one.coupon.id !== lookAt.coupon.id" class="small mute">
+      Next to look at: {{ soonest.one.coupon.label }}, {{ soonest.at <= now ? 'now' : momentName(soonest.at, now) }}.
     </p>
     <label v-if="curing.length > 1" class="field pick">
       <span class="visually-hidden">Another coupon</span>
