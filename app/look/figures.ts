@@ -1,6 +1,7 @@
 import { figureOf } from '../../core/quantities/figure'
 
 export { durationWords as lasting } from '../../core/quantities/durations'
+export { inSentence } from '../../core/quantities/inSentence'
 
 /** How numbers are shown: three significant figures, units small and always there (interface.md, "Look"). */
 
@@ -40,6 +41,3 @@ export const aboutWhen = (at: number, now: number): string => momentName(Math.ce
 
 export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`
 export const capital = (text: string): string => text.replace(/^./, (first) => first.toUpperCase())
-
-/** A name inside a sentence: its first letter small, where it is no abbreviation. */
-export const inSentence = (name: string): string => name.replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase())

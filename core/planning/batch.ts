@@ -5,11 +5,8 @@ import { durationWords } from '../quantities/durations'
 import type { Arm, Coupon, Procedure } from '../records/round'
 import { coverS } from '../screening/rules/cover'
 import { glueShare } from './mix'
-import { LEAST_MIX_G, POT_SHARE } from './mixing'
-import { WASTE } from './needs'
-
-/** Lining up and closing one piece, s. */
-const CLOSE_S = 30
+import { CLOSE_S, LEAST_MIX_G, POT_SHARE } from './mixing'
+import { gramsPerCm2 } from './needs'
 
 /** One mix: for how many of the pieces that are left, how much, and how long it may be used. */
 export interface Batch {
@@ -34,9 +31,7 @@ export function nextBatch(
     const of = arms.find(({ id }) => id === arm) ?? arms[0]!
     return bondedAreaOf(of.test, of.size) / 100
   })
-  const spread = procedure.spreadGm2 ?? family.spreadGm2
-  const faces = family.faces === 'both' ? 2 : 1
-  const perCm2 = ((faces * spread * procedure.coats) / 1e4) * (1 + WASTE) * glueShare(procedure)
+  const perCm2 = gramsPerCm2(procedure, family) * glueShare(procedure)
   const potS = family.potLifeS
   let [pieces, used, grams] = [0, 0, 0]
   for (const area of areas) {

@@ -1,5 +1,5 @@
 import { durationWords } from '../quantities/durations'
-import type { Situation } from '../situation/situation'
+import { slowerFullS } from '../situation/situation'
 import type { Procedure, Step } from '../records/round'
 import { draftSteps } from './draft/draft'
 import { demandsOf } from './draft/answers'
@@ -11,15 +11,12 @@ import { stepWords } from './stepWords'
 /** A cure that differs from the room's and the joint's by more than this is another one. */
 const LIKE = 0.1
 
-/** Full cure of a glue, or of the slower of two, s. */
-const slowerS = ({ family, second }: Situation) => Math.max(family.fullS, second?.family.fullS ?? 0)
-
 /** A procedure that cures for another time than its glue takes in this room and joint. */
 export const cureOfTheRoom: Check = ({ procedures }, { advice }) =>
   procedures.flatMap((procedure): Fault[] => {
     const situation = advice?.(procedure)?.situation
     if (!situation || !situation.cure.cures) return []
-    const [planned, takes] = [fullCureS(procedure.steps), slowerS(situation)]
+    const [planned, takes] = [fullCureS(procedure.steps), slowerFullS(situation)]
     if (!(planned > 0) || !(takes > 0) || Math.abs(planned / takes - 1) <= LIKE) return []
     const what =
       planned < takes ? 'it would be pulled before it is done' : 'it would be pulled riper than the joint needs'

@@ -8,13 +8,12 @@ import type { Arm, Procedure } from '../records/round'
 import { coverS } from '../screening/rules/cover'
 import { glueShare, type KnownGlue, type OtherPart } from './mix'
 import { isUntreated } from './controls'
-import { LEAST_MIX_G, POT_SHARE } from './mixing'
+import { CLOSE_S, LEAST_MIX_G, POT_SHARE } from './mixing'
 import { handsOnMinutes } from './steps'
 
 /** Share of glue lost in mixing, nozzle and brush. */
 export const WASTE = 0.1
-/** Lining up and closing one coupon, s; pulling and noting one, min. */
-const CLOSE_S = 30
+/** Pulling and noting one piece, min. */
 export const PULL_MIN = 2
 
 export interface NeedOf extends KnownGlue {
@@ -58,6 +57,10 @@ export interface Needs {
   handsOnMinutes: number
 }
 
+/** Grams laid on a square centimetre of a joint, waste counted: faces × spread × coats. */
+export const gramsPerCm2 = ({ spreadGm2, coats }: Pick<Procedure, 'spreadGm2' | 'coats'>, family: Family): number =>
+  ((family.faces === 'both' ? 2 : 1) * (spreadGm2 ?? family.spreadGm2) * coats * (1 + WASTE)) / 1e4
+
 const g = (n: number) => measured(n, 'g')
 
 /**
@@ -91,7 +94,7 @@ export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test'
     const { letter, coats } = procedure
     const spread = procedure.spreadGm2 ?? family.spreadGm2
     const faces = family.faces === 'both' ? 2 : 1
-    const perCm2 = (faces * spread * coats * (1 + WASTE) * each) / 1e4
+    const perCm2 = gramsPerCm2(procedure, family) * each
     const laid = areas.reduce((sum, area) => sum + area * perCm2, 0)
     const areaWords = areas.map((area) => `${digitsOf(Number(area.toPrecision(4)))} cm²`).join(' + ')
     const sum =

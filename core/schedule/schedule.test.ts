@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom, type Random } from '../planning/random'
 import { broken } from './__tests__/checker'
-import { randomRound } from './__tests__/randomRounds'
+import { randomRound, step } from './__tests__/randomRounds'
 import { boundOf, workedUntil } from './bound'
 import { build } from './build'
 import { Board } from './place'
@@ -10,15 +10,6 @@ import type { Chain, PlannedStep, Problem, Span } from './problem'
 import { listOrder, search } from './search'
 import { whyNot, type Constraint } from './why'
 
-const step = (id: string, minutes: number, more: Partial<PlannedStep> = {}): PlannedStep => ({
-  id,
-  minutes,
-  hands: true,
-  uses: [],
-  minGap: 0,
-  maxGap: null,
-  ...more,
-})
 const problem = (windows: Span[], chains: Chain[], more: Partial<Problem> = {}): Problem => ({
   windows,
   hands: 1,

@@ -117,6 +117,10 @@ export interface Around {
   correction?: Situation['correction']
 }
 
+/** Full cure of a glue here, or of the slower where two are used, s. */
+export const slowerFullS = ({ family, second }: Pick<Situation, 'family' | 'second'>): number =>
+  Math.max(family.fullS, second?.family.fullS ?? 0)
+
 /** From the brief's size: the deepest point of a closed joint lies half of its smaller side from the edge. */
 export function halfWidthMm(brief: Pick<Brief, 'edgeMm' | 'widthMm' | 'lengthMm'>): number | null {
   const { edgeMm, widthMm, lengthMm } = brief

@@ -1,20 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { update } from '../../../core/records/entry'
-import { stampNow } from '../../bench/clock'
+import type { Setting } from '../../../core/screening/shortlist'
 import type { JointView } from '../../bench/jointView'
-import { settingOf } from '../../bench/setting'
-import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
 import { lasting } from '../../look/figures'
-import { otherTimes, settingParts, type OtherTime } from './cureTimes'
+import { otherTimes, type OtherTime } from './cureTimes'
 
 /** Times of the plan that own looks or the room contradict, each taken over by one press: then it holds everywhere. */
-const props = defineProps<{ view: JointView }>()
+const props = defineProps<{ view: JointView; setting: Setting }>()
 const bench = useBench()
-const opened = stampNow()
-const setting = steady(() => settingOf(bench, props.view.joint.brief, opened, []), settingParts)
-const found = computed(() => otherTimes(bench, props.view, setting.value))
+const found = computed(() => otherTimes(bench, props.view, props.setting))
 const room = computed(() => {
   const { room: now } = bench.bench ?? {}
   return now ? `${now.tempC} °C and ${now.rh} %` : '20 °C and 50 %, taken since no room was said'

@@ -2,13 +2,13 @@
 import { computed, ref, watch } from 'vue'
 import { glueCautions, stepCautions } from '../../../core/care/steps'
 import { careOf, wetGlueOf } from '../../bench/careOf'
-import { adviceOn } from '../../../core/planning/draft/procedure'
 import { batchWords, nextBatch } from '../../../core/planning/batch'
 import { tasksOf, type GlueTask } from '../../../core/planning/gluing'
 import { stepTime } from '../../../core/planning/stepTime'
 import { whyStep } from '../../../core/planning/stepWhy'
 import { stepWords } from '../../../core/planning/stepWords'
 import type { Procedure, StepKind } from '../../../core/records/round'
+import { adviceRemembered } from '../../bench/advice'
 import { stampNow, useNow } from '../../bench/clock'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { settingOf } from '../../bench/setting'
@@ -54,7 +54,9 @@ const inBlock = computed(() =>
   task.value && IN_BLOCK.has(task.value.step.kind) ? sameInBlock(tasks.value, task.value) : [],
 )
 
-const adviceOf = (procedure: Procedure) => adviceOn(procedure, settingOf(bench, props.view.joint.brief, stampNow(), []))
+const opened = stampNow()
+const setting = steady(() => settingOf(bench, props.view.joint.brief, opened, []), settingParts)
+const adviceOf = (procedure: Procedure) => adviceRemembered(procedure, setting.value)
 /** How much is mixed for how many pieces, at the step that mixes. */
 const mixWords = computed(() => {
   if (task.value?.step.kind !== 'mix') return null
@@ -72,8 +74,6 @@ async function done() {
   if (task.value && !isTooSoon()) await doStep(bench, task.value, stampNow())
 }
 const curing = computed(() => curingOf(props.view))
-const opened = stampNow()
-const setting = steady(() => settingOf(bench, props.view.joint.brief, opened, []), settingParts)
 const nextLook = (one: Curing) => nextLookAt(bench, props.view, one, setting.value)
 const allCured = computed(() => (curing.value.length ? Math.max(...curing.value.map(({ cured }) => cured)) : null))
 
@@ -145,7 +145,7 @@ useKey('step', () => void done())
           </div>
           <p v-if="allCured" class="mute">What is closed so far is fully cured {{ momentName(allCured, now) }}.</p>
         </section>
-        <CureTimes v-if="view.readings.length < view.coupons.length" :view="view" />
+        <CureTimes v-if="view.readings.length < view.coupons.length" :view="view" :setting="setting" />
         <TimetableCard v-if="view.readings.length < view.coupons.length" :view="view" />
         <section v-if="view.coupons.some((coupon) => coupon.deviations.length)" aria-labelledby="differently">
           <h2 id="differently">What went differently</h2>

@@ -1,10 +1,11 @@
 import { nextLookS, ownCure, type Looked, type OwnCure } from '../../../core/cure/ownChecks'
 import { roundedS } from '../../../core/cure/cure'
-import { adviceOn } from '../../../core/planning/draft/procedure'
 import { closedAt } from '../../../core/planning/gluing'
 import { fullCureS } from '../../../core/planning/steps'
 import type { Procedure, Step } from '../../../core/records/round'
+import { slowerFullS } from '../../../core/situation/situation'
 import type { Setting } from '../../../core/screening/shortlist'
+import { adviceRemembered } from '../../bench/advice'
 import type { JointView } from '../../bench/jointView'
 import type { Curing } from './glueWork'
 import type { useBench } from '../../bench/store'
@@ -45,24 +46,12 @@ export const settingParts = ({ brief, room, adhesives, stock, houseRules, scraps
   ...scraps,
 ]
 
-type Advice = ReturnType<typeof adviceOn>
-/** Advice by the setting that it was asked in: what is glued meanwhile changes no advice. */
-const known = new WeakMap<Setting, Map<string, Advice>>()
-function remembered(procedure: Procedure, setting: Setting): Advice {
-  const { family, adhesive, helpers, second } = procedure
-  const key = JSON.stringify([family, adhesive, helpers, second ?? null])
-  const inSetting = known.get(setting) ?? new Map<string, Advice>()
-  known.set(setting, inSetting)
-  if (!inSetting.has(key)) inSetting.set(key, adviceOn(procedure, setting))
-  return inSetting.get(key)!
-}
-
 /** The glue as it cures in this joint and room now, and by own looks. */
 export function cureNow(bench: Store, view: JointView, procedure: Procedure, setting: Setting) {
-  const situation = remembered(procedure, setting)?.situation
+  const situation = adviceRemembered(procedure, setting)?.situation
   if (!situation?.cure.cures) return null
-  const { family, second } = situation
-  const fullS = Math.max(family.fullS, second?.family.fullS ?? 0)
+  const { family } = situation
+  const fullS = slowerFullS(situation)
   return { family, fullS, own: ownCure(lookedOf(bench, view, procedure), family.handlingS, fullS) }
 }
 

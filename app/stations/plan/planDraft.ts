@@ -1,7 +1,7 @@
+import { adviceRemembered } from '../../bench/advice'
 import { modelReadings } from '../../../core/evidence/modelReadings'
 import { formulaOf, testKinds } from '../../../core/knowledge/testKinds'
 import { couponsOf, MOST_COUPONS } from '../../../core/planning/coupons'
-import { adviceOn } from '../../../core/planning/draft/procedure'
 import { draftRound as wholeRound } from '../../../core/planning/draftRound'
 import type { FairnessSetting, PlanDraft } from '../../../core/planning/fairness'
 import { limitLocked, withLimit } from '../../../core/planning/limits'
@@ -209,17 +209,6 @@ export function fairnessSetting(bench: Store, view: JointView, now: number): Fai
       return pack && packDaysLeft(pack, familyTimes(bench, procedure).shelfOpenedDays, now)
     },
     now,
-    advice: remembered((procedure) => adviceOn(procedure, around)),
-  }
-}
-
-/** The same answer for the same procedure: the checks ask for it many times. */
-function remembered(ask: NonNullable<FairnessSetting['advice']>): NonNullable<FairnessSetting['advice']> {
-  const known = new Map<string, ReturnType<typeof ask>>()
-  return (procedure) => {
-    const { family, adhesive, helpers, second } = procedure
-    const key = JSON.stringify([family, adhesive, helpers, second ?? null])
-    if (!known.has(key)) known.set(key, ask(procedure))
-    return known.get(key)!
+    advice: (procedure) => adviceRemembered(procedure, around),
   }
 }

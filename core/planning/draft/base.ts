@@ -4,7 +4,7 @@ import { familyOf, type Family } from '../../knowledge/families'
 import type { Situation } from '../../situation/situation'
 import { usableDab } from '../../screening/rules/help'
 import { HOLD_BY_HAND_S } from '../steps'
-import { LEAST_MIX_G } from '../mixing'
+import { GUN_WARMS_S, LEAST_MIX_G } from '../mixing'
 import type { Demand } from './slots'
 
 const applyWords: Partial<Record<Family['form'], string>> = {
@@ -36,8 +36,6 @@ const closeWords: Record<Family['mechanism'], string> = {
   unknown: 'Close as its label says',
 }
 
-/** Glues that are laid with a gun take some minutes to come to heat, s. */
-const GUN_WARMS_S = 300
 /** Activator flashes off before the other face meets it, s. */
 const FLASH_S = 30
 /** A primer of polyolefin, and a primed or lined cloth that dries in the usual room, s. */

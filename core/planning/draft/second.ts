@@ -1,4 +1,6 @@
 import { mayBurn } from '../../care/heat'
+import { inSentence } from '../../quantities/inSentence'
+import { GUN_WARMS_S } from '../mixing'
 import type { Family } from '../../knowledge/families'
 import type { SecondRole } from '../../records/round'
 import type { SecondGlue, Situation } from '../../situation/situation'
@@ -10,9 +12,6 @@ export const secondRoles: Record<SecondRole, { word: string; gloss: string; shar
   rim: { word: 'along the rim, once closed', gloss: 'Thin glue that wicks in after the gel, or a fillet', share: 0.1 },
   part: { word: 'on a part of the joint', gloss: 'Such as the cover, beside another glue for the pages', share: 0.5 },
 }
-
-const GUN_WARMS_S = 300
-const inSentence = (name: string) => name.replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase())
 
 /** It comes hot, or is set with heat. */
 const isHot = ({ traits, mechanism }: Family): boolean =>

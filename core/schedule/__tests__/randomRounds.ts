@@ -29,7 +29,7 @@ function kind(random: Random, ages: boolean): Kind {
   }
 }
 
-const step = (id: string, minutes: number, more: Partial<PlannedStep> = {}): PlannedStep => ({
+export const step = (id: string, minutes: number, more: Partial<PlannedStep> = {}): PlannedStep => ({
   id,
   minutes,
   hands: true,
