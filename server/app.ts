@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
+import { simulatedInstruments } from './instruments'
 
 export interface ServerOptions {
   /** the built app */
@@ -11,7 +12,7 @@ export interface ServerOptions {
   demo: boolean
 }
 
-/** Serves the built app. Nothing is fetched from elsewhere, and the page may not try to. */
+/** Serves the built app and the simulated instruments. Nothing is fetched from elsewhere; the page may not try to. */
 export function createServer({ dist, demo }: ServerOptions): Express {
   const page = readFileSync(join(dist, 'index.html'), 'utf8').replace(
     /(name="paste-bench-start" content=")empty/,
@@ -42,6 +43,8 @@ export function createServer({ dist, demo }: ServerOptions): Express {
       strictTransportSecurity: false,
     }),
   )
+  // Before compression, which would hold small events back.
+  app.use('/instruments', simulatedInstruments())
   app.use(compression())
   const never = { immutable: true, maxAge: '1y', fallthrough: false } as const
   app.use('/assets', express.static(join(dist, 'assets'), never))

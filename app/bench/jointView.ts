@@ -59,6 +59,8 @@ export interface JointView {
   arm: Arm | null
   /** of the latest round, in glue order */
   coupons: Coupon[]
+  /** pieces that do not count and are not pulled */
+  leftOut: Coupon[]
   readings: Reading[]
   decision: Decision | null
   progress: JointProgress
@@ -71,7 +73,10 @@ export function viewJoint(bench: BenchStore, joint: Joint): JointView {
   const last = rounds.at(-1) ?? null
   const round = rounds.findLast(({ id }) => bench.of('coupon', id).length > 0) ?? null
   const draft = last && last !== round ? last : null
-  const coupons = round ? bench.of('coupon', round.id).sort((x, y) => x.glueAt - y.glueAt) : []
+  const all = round ? bench.of('coupon', round.id).sort((x, y) => x.glueAt - y.glueAt) : []
+  // What was pulled before it was left out stays with its reading.
+  const counts = (coupon: Coupon) => !coupon.leftOut || bench.of('reading', coupon.id).length > 0
+  const coupons = all.filter(counts)
   const readings = coupons.flatMap((coupon) => bench.of('reading', coupon.id))
   const decision =
     bench
@@ -88,6 +93,7 @@ export function viewJoint(bench: BenchStore, joint: Joint): JointView {
     draft,
     arm: round?.arms[0] ?? null,
     coupons,
+    leftOut: all.filter((coupon) => !counts(coupon)),
     readings,
     decision,
     progress: progressOf(joint.brief, procedures, round, coupons, readings, decision),

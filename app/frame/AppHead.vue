@@ -34,7 +34,8 @@ const menuOpen = ref(false)
       <template #activator="{ props }">
         <button type="button" class="bit num" v-bind="props" aria-label="Room climate">
           <template v-if="bench.bench?.room"
-            >{{ bench.bench.room.tempC }} °C · {{ bench.bench.room.rh }} %<span class="wide"> humidity</span></template
+            >{{ bench.bench.room.tempC }} °C · {{ bench.bench.room.rh }} %<span class="wide"> humidity</span
+            ><template v-if="bench.bench.room.from === 'simulated'"> · simulated</template></template
           >
           <template v-else>Room?</template>
         </button>

@@ -46,6 +46,14 @@ const scraps = computed(() =>
     ]
   }),
 )
+/** joints that were made only for a time */
+const temporary = computed(() =>
+  props.views.flatMap(({ joint, decision }) =>
+    decision?.redoOn
+      ? [{ code: joint.code, day: decision.redoOn, to: { name: 'glue', params: { joint: joint.id } } }]
+      : [],
+  ),
+)
 const due = computed(() =>
   bench
     .all('houseRule')
@@ -54,8 +62,12 @@ const due = computed(() =>
 </script>
 
 <template>
-  <template v-if="due.length || waiting.length || scraps.length">
+  <template v-if="due.length || waiting.length || scraps.length || temporary.length">
     <h2>Look again</h2>
+    <p v-for="one in temporary" :key="one.code">
+      <router-link :to="one.to">{{ one.code }}</router-link> is made only for a time: make it anew
+      {{ dayName(one.day) }}.
+    </p>
     <p v-for="one in scraps" :key="one.id">
       <router-link :to="one.to">{{ one.code }}</router-link> drop of {{ one.glue }} on scrap:
       {{ one.dueAt <= now ? 'look at it now' : momentName(one.dueAt, now) }}.

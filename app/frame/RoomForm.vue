@@ -5,6 +5,7 @@ import { parseNumber, parseQuantity } from '../../core/quantities/parse'
 import type { Bench } from '../../core/records/bench'
 import { stampNow } from '../bench/clock'
 import { editOf, useBench } from '../bench/store'
+import RoomSensor from './RoomSensor.vue'
 
 /** The room's climate, read off a thermometer: times in the tables hold for 20 °C and 50 % humidity. */
 const emit = defineEmits<{ done: [] }>()
@@ -42,6 +43,7 @@ async function setRoom() {
     /></label>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <v-btn class="go" type="submit">Note the room</v-btn>
+    <RoomSensor />
   </form>
 </template>
 

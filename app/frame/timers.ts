@@ -25,7 +25,7 @@ function waitingSteps(bench: ReturnType<typeof useBench>): Timer[] {
     .all('coupon')
     .flatMap((coupon): Timer[] => {
       // Nothing begun, or the last step done: no clock runs.
-      if (coupon.stamps.length === 0) return []
+      if (coupon.stamps.length === 0 || coupon.leftOut) return []
       const procedure = bench.get('procedure', coupon.procedure)
       if (!procedure) return []
       const key = `${coupon.round} ${procedure.id}`

@@ -24,6 +24,7 @@ export function workerHere() {
       evidence: ask('evidence'),
       // A page is opened hundreds of times in a suite: what is found at once is enough there.
       timetable: (input: object) => ask('timetable')({ ...input, seconds: 0.01 }),
+      joints: ask('joints'),
       copy: async () => true,
     }),
   }

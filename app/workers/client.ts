@@ -63,6 +63,10 @@ export class WorkerClient {
     return this.ask('timetable', input, options)
   }
 
+  joints(input: Tasks['joints']['input'], options: AskOptions = {}): Promise<Tasks['joints']['result']> {
+    return this.ask('joints', input, options)
+  }
+
   private ask<K extends TaskKind>(kind: K, input: Tasks[K]['input'], options: AskOptions): Promise<Tasks[K]['result']> {
     const { signal, onProgress } = options
     const job = ++this.count

@@ -5,6 +5,8 @@ import { materialClassOf } from '../../core/knowledge/materials'
 import type { Brief } from '../../core/records/joint'
 import { openWordsByEffect, type OpenWord } from '../../core/screening/openWords'
 import type { Around } from '../../core/situation/situation'
+import { planJoints, type BuildPlan, type JointsToGlue } from '../../core/schedule/buildJoints'
+import type { Shop } from '../../core/records/shop'
 import { findTimetable, type TimetableInput, type TimetableResult } from './timetable'
 import { analyse, type Analysis, type AnalysisInput } from '../../core/statistics/analyse'
 
@@ -29,6 +31,14 @@ export interface CopyInput {
   now: number
 }
 
+/** The build's own joints, and when they must carry, ms. */
+export interface JointsInput {
+  of: JointsToGlue
+  shop: Shop
+  readyBy: number
+  now: number
+}
+
 /** What the worker can do: what goes in, what comes out. */
 export interface Tasks {
   analyse: { input: AnalysisInput; result: Analysis }
@@ -37,6 +47,7 @@ export interface Tasks {
   /** whether the browser took the copy */
   copy: { input: CopyInput; result: boolean }
   timetable: { input: TimetableInput; result: TimetableResult }
+  joints: { input: JointsInput; result: BuildPlan }
 }
 export type TaskKind = keyof Tasks
 
@@ -72,6 +83,10 @@ function work(request: Request, onProgress: Say): Result | Promise<Result> {
     }
     case 'copy':
       return copyBench(request.input)
+    case 'joints': {
+      const { of, shop, readyBy, now } = request.input
+      return planJoints(of, shop, readyBy, now)
+    }
     case 'timetable':
       return findTimetable(
         request.input,

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
 import { forceUnits } from '../quantities/force'
+import { instrumentSchema } from './instrument'
 import { shopSchema } from './shop'
 import { amount, day, id, moment, positive, text, words } from './fields'
 
@@ -16,6 +17,8 @@ export const benchSchema = z.object({
       tempC: z.number().check(z.gte(-30), z.lte(60)),
       rh: z.number().check(z.gte(0), z.lte(100)),
       at: moment,
+      /** what it was read with; left out: typed off a thermometer */
+      from: z.optional(z.enum(['sensor', 'simulated'])),
     }),
   ),
   /** what force is read with: its limit and its smallest step, N */
@@ -26,6 +29,8 @@ export const benchSchema = z.object({
     /** what its display, and every load on screen, is told in; left out: newtons */
     unit: z.optional(z.enum(forceUnits)),
   }),
+  /** instruments beside it, each with its range and its checks; left out: none */
+  instruments: z.optional(z.array(instrumentSchema).check(z.maxLength(40))),
   /** pulls on the scale by grip, N (methods.md 1, by hand) */
   hands: z.object({ 'shaken-off': pulls, 'one-finger': pulls, 'one-hand': pulls, 'two-hands': pulls }),
   ratePerHour: amount,

@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { exposureKinds } from '../knowledge/exposures'
 import { helpers } from '../knowledge/vocabulary'
 import { testIds } from '../knowledge/testKinds'
-import { amount, count, couponSize, id, moment, place, positive, seconds, share, text, words } from './fields'
+import { amount, count, couponSize, day, id, moment, place, positive, seconds, share, text, words } from './fields'
 
 export const stepKinds = [
   'ready',
@@ -145,6 +145,10 @@ export const criteria = [
 ] as const
 export type Criterion = (typeof criteria)[number]
 
+/** What becomes of a piece that is closed too early or too late. */
+export const offWindowRules = ['repeat', 'keep', 'leave-out'] as const
+export type OffWindowRule = (typeof offWindowRules)[number]
+
 /** Procedures compared for a joint, with their tests. blocks: coupons of each procedure in every arm. */
 export const roundSchema = z.object({
   id,
@@ -168,6 +172,8 @@ export const roundSchema = z.object({
     }),
   ),
   plannedAt: moment,
+  /** what becomes of a piece that is closed outside its window; left out: it is kept with a mark */
+  offWindow: z.optional(z.enum(offWindowRules)),
   /** what the maker has set in its timetable */
   timetable: z.optional(
     z.object({
@@ -182,6 +188,23 @@ export const roundSchema = z.object({
 })
 export type Round = z.infer<typeof roundSchema>
 
+/** When a step was done, and what else was noted of it. */
+export const stampSchema = z.object({
+  step: id,
+  at: moment,
+  /** who did it */
+  by: z.optional(words),
+  /** which clamp, weight or lamp */
+  tool: z.optional(words),
+  /** the pack that the glue came out of */
+  stock: z.optional(id),
+  /** how much of it was used, g: the bottle weighed before and after */
+  grams: z.optional(amount),
+  /** which mix of its procedure, from 1 */
+  mix: z.optional(count),
+})
+export type Stamp = z.infer<typeof stampSchema>
+
 /** One test piece. Stamps say when each step was done; deviations what went differently. */
 export const couponSchema = z.object({
   id,
@@ -194,8 +217,10 @@ export const couponSchema = z.object({
   pullAt: place,
   /** measured; what is missing is taken from the round */
   size: couponSize,
-  stamps: z.array(z.object({ step: id, at: moment })),
+  stamps: z.array(stampSchema),
   deviations: z.array(z.object({ at: moment, text })),
+  /** why its reading does not count, said before it is pulled; null or left out: it counts */
+  leftOut: z.optional(z.nullable(words)),
 })
 export type Coupon = z.infer<typeof couponSchema>
 
@@ -212,6 +237,10 @@ export const decisionSchema = z.object({
   procedure: id,
   reason: text,
   at: moment,
+  /** only until then: the day on which the joint must be made anew; null or left out: it stays */
+  redoOn: z.optional(z.nullable(day)),
+  /** of the build's own joints: how many were glued when */
+  glued: z.optional(z.array(z.object({ at: moment, joints: count })).check(z.maxLength(1000))),
   known: z.object({
     pulls: place,
     typical: z.nullable(amount),

@@ -66,7 +66,7 @@ function gapAfter(before: Step, next: Step, done: boolean): [min: number, max: n
 const LASTS: ReadonlySet<StepKind> = new Set(['hold', 'light', 'dab', 'clamp', 'mix'])
 
 /** The steps of a coupon that are still to be done, its pull the last; none where it is done or its glue unknown. */
-function chainOf(
+export function chainOf(
   coupon: Coupon,
   procedure: Procedure,
   arm: Arm,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { ROOM_GIVES_C, ROOM_GIVES_RH } from '../../../core/cure/range'
 import { cureStates, type CureCheck } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
 import { useBench } from '../../bench/store'
@@ -13,6 +14,8 @@ const props = defineProps<{
   curing: Curing[]
   /** when to look at a piece next, where that tells something, ms */
   nextLook: (one: Curing) => number | null
+  /** between when and when it is cured while the room stays about as it is, ms; null where that is not known */
+  range: (one: Curing) => { from: number; to: number } | null
 }>()
 const bench = useBench()
 const now = useMinute()
@@ -35,6 +38,7 @@ function look(state: CureCheck['state']) {
   return checkCure(bench, coupon, state, stampNow())
 }
 const lookWhen = computed(() => lookAt.value && props.nextLook(lookAt.value))
+const between = computed(() => lookAt.value && props.range(lookAt.value))
 const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value.coupon.id) : []))
 </script>
 
@@ -46,6 +50,11 @@ const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value
     <p class="mute small">
       closed {{ momentName(lookAt.closed, now)
       }}<template v-if="lookAt.cured > now">, cured {{ momentName(lookAt.cured, now) }}</template>
+    </p>
+    <p v-if="between && lookAt.cured > now" class="mute small num" data-range>
+      {{ momentName(between.from, now) }} to
+      {{ Number.isFinite(between.to) ? momentName(between.to, now) : 'never, if it gets colder or damper' }}, while the
+      room stays within {{ ROOM_GIVES_C }} °C and {{ ROOM_GIVES_RH }} % humidity.
     </p>
     <p v-if="lookWhen !== null" class="small" data-next-look>
       {{

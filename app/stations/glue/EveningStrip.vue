@@ -1,12 +1,20 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { PULL, type RoundToGlue } from '../../../core/schedule/round'
 import type { Evening } from '../../../core/schedule/evening'
 import { clockTime } from '../../look/figures'
 import { labelsOf, taskWords } from './timetableWork'
 
 /** One evening as strips along its clock, a row a procedure: what takes hands, what is fixed in place, the pulls. */
-const props = defineProps<{ evening: Evening; rounds: readonly RoundToGlue[]; now: number }>()
+const props = defineProps<{
+  evening: Evening
+  rounds: readonly RoundToGlue[]
+  now: number
+  /** procedures whose gluing may still be moved, and whether the pulls may; by dragging, beside the list of days */
+  movable: ReadonlySet<string>
+  pullsMove: boolean
+}>()
+const emit = defineEmits<{ begin: [procedure: string, at: number]; pull: [at: number] }>()
 const WIDTH = 860
 const LEFT = 70
 const ROW = 30
@@ -38,6 +46,44 @@ const ticks = computed(() => {
 })
 const kindOf = (task: Evening['tasks'][number]) =>
   task.step === PULL ? 'pull' : taskWords(task, props.rounds) === 'fix in place' ? 'fixed' : 'hands'
+type Task = Evening['tasks'][number]
+const moves = (task: Task) => (task.step === PULL ? props.pullsMove : props.movable.has(task.procedure))
+/** what is dragged, and how far, in units of the drawing */
+const drag = ref<{ pull: boolean; procedure: string; from: number; startX: number; by: number } | null>(null)
+const scaleOf = (event: PointerEvent) =>
+  WIDTH / ((event.currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect().width || WIDTH)
+function take(event: PointerEvent, task: Task) {
+  if (!moves(task) || event.button !== 0) return
+  ;(event.currentTarget as SVGElement).setPointerCapture(event.pointerId)
+  const of = props.evening.tasks.filter((one) =>
+    task.step === PULL ? one.step === PULL : one.procedure === task.procedure && one.step !== PULL,
+  )
+  drag.value = {
+    pull: task.step === PULL,
+    procedure: task.procedure,
+    from: Math.min(...of.map(({ from }) => from)),
+    startX: event.clientX,
+    by: 0,
+  }
+}
+function move(event: PointerEvent) {
+  if (drag.value) drag.value.by = (event.clientX - drag.value.startX) * scaleOf(event)
+}
+/** A hand that trembles moves nothing, units of the drawing; times are taken to five minutes. */
+const LEAST_MOVE = 8
+const GRAIN_MS = 5 * 60_000
+function drop() {
+  const one = drag.value
+  drag.value = null
+  if (!one || Math.abs(one.by) < LEAST_MOVE) return
+  const perUnit = (end.value - props.evening.from) / (WIDTH - LEFT - 8)
+  const at = Math.round((one.from + one.by * perUnit) / GRAIN_MS) * GRAIN_MS
+  if (one.pull) emit('pull', at)
+  else emit('begin', one.procedure, at)
+}
+const isDragged = (task: Task) =>
+  drag.value !== null &&
+  (task.step === PULL ? drag.value.pull : !drag.value.pull && drag.value.procedure === task.procedure)
 const here = computed(() => props.now >= props.evening.from && props.now <= end.value)
 </script>
 
@@ -59,7 +105,12 @@ const here = computed(() => props.now >= props.evening.from && props.now <= end.
         v-for="task in row.tasks"
         :key="`${task.step} ${task.from}`"
         :d="`M${x(task.from)} 15H${Math.max(x(task.to), x(task.from) + 2)}`"
-        :class="kindOf(task)"
+        :class="[kindOf(task), { moves: moves(task) }]"
+        :transform="isDragged(task) ? `translate(${drag!.by} 0)` : undefined"
+        @pointerdown="take($event, task)"
+        @pointermove="move"
+        @pointerup="drop"
+        @pointercancel="drag = null"
       >
         <title>{{ clockTime(task.from) }} {{ taskWords(task, rounds) }}: {{ labelsOf(task, rounds) }}</title>
       </path>
@@ -96,6 +147,10 @@ text {
 .pull {
   stroke: var(--ink);
   stroke-width: 14;
+}
+.moves {
+  cursor: ew-resize;
+  touch-action: none;
 }
 .now {
   stroke: var(--go);

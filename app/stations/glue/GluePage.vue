@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { sayError } from '../../../core/messages'
 import { glueCautions, stepCautions } from '../../../core/care/steps'
 import { careOf, wetGlueOf } from '../../bench/careOf'
 import { batchWords, nextBatch } from '../../../core/planning/batch'
@@ -17,17 +18,21 @@ import { useBench } from '../../bench/store'
 import { momentName } from '../../look/figures'
 import { isTooSoon } from '../../look/act'
 import { useKey } from '../../look/keys'
-import TapeLabel from '../../look/TapeLabel.vue'
 import { useWhy } from '../../look/why'
+import BenchSums from './BenchSums.vue'
+import BuildJoints from './BuildJoints.vue'
 import CallMe from './CallMe.vue'
 import ClockStrips from './ClockStrips.vue'
 import CureLook from './CureLook.vue'
 import CureTimes from './CureTimes.vue'
+import HandsFree from './HandsFree.vue'
 import TaskCard from './TaskCard.vue'
 import TimetableCard from './TimetableCard.vue'
 import ThenList from './ThenList.vue'
-import { nextLookAt, settingParts } from './cureTimes'
-import { curingOf, doBlock, doStep, sameInBlock, type Curing } from './glueWork'
+import WhatWasDone from './WhatWasDone.vue'
+import { curedBetween, nextLookAt, settingParts } from './cureTimes'
+import { curingOf, doBlock, doStep, mixOf, sameInBlock, type Curing } from './glueWork'
+import { notedFrom, stepNotes } from './stepNotes'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
@@ -70,11 +75,23 @@ const mixWords = computed(() => {
   return batch && batchWords(batch)
 })
 
+const mix = computed(() => task.value && mixOf(task.value, props.view.coupons))
+const problem = ref('')
 async function done() {
-  if (task.value && !isTooSoon()) await doStep(bench, task.value, stampNow())
+  const one = task.value
+  if (!one || isTooSoon()) return
+  problem.value = ''
+  try {
+    const noted = notedFrom(stepNotes, one.step.kind, one.procedure.id, mix.value)
+    const kept = await doStep(bench, one, stampNow(), noted, props.view.round!.offWindow)
+    if (kept) Object.assign(stepNotes, { before: '', after: '' })
+  } catch (error) {
+    problem.value = sayError(error)
+  }
 }
 const curing = computed(() => curingOf(props.view))
 const nextLook = (one: Curing) => nextLookAt(bench, props.view, one, setting.value)
+const range = (one: Curing) => curedBetween(props.view, one, setting.value)
 const allCured = computed(() => (curing.value.length ? Math.max(...curing.value.map(({ cured }) => cured)) : null))
 
 watch(
@@ -122,6 +139,8 @@ useKey('step', () => void done())
           :blocks="view.round!.blocks * view.round!.arms.length"
           :in-block="inBlock.length"
           :mix-words="mixWords"
+          :mix="mix"
+          :problem="problem"
           @done="done"
           @block="doBlock(bench, tasks, task, stampNow())"
         />
@@ -147,21 +166,15 @@ useKey('step', () => void done())
         </section>
         <CureTimes v-if="view.readings.length < view.coupons.length" :view="view" :setting="setting" />
         <TimetableCard v-if="view.readings.length < view.coupons.length" :view="view" />
-        <section v-if="view.coupons.some((coupon) => coupon.deviations.length)" aria-labelledby="differently">
-          <h2 id="differently">What went differently</h2>
-          <ul class="deviations">
-            <template v-for="coupon in view.coupons" :key="coupon.id">
-              <li v-for="deviation in coupon.deviations" :key="deviation.at + deviation.text">
-                <TapeLabel>{{ coupon.label }}</TapeLabel> {{ deviation.text }}
-              </li>
-            </template>
-          </ul>
-        </section>
+        <BenchSums v-if="task" :view="view" :procedure="task.procedure" :setting="setting" />
+        <WhatWasDone :view="view" />
+        <BuildJoints v-if="view.decision" :view="view" :setting="setting" />
       </div>
       <div class="aside">
         <ThenList v-if="then.length" :tasks="then" :now="now" @first="(next) => (held = keyOf(next))" />
-        <CureLook v-if="curing.length" :curing="curing" :next-look="nextLook" />
+        <CureLook v-if="curing.length" :curing="curing" :next-look="nextLook" :range="range" />
         <CallMe v-if="task" />
+        <HandsFree :task="task" :then="then" :now="now" :cautions="cautions" @done="done" />
       </div>
     </div>
   </div>
@@ -208,10 +221,6 @@ useKey('step', () => void done())
 }
 .scroll {
   overflow-x: auto;
-}
-.deviations li {
-  padding: 7px 0;
-  border-top: 1px solid var(--line);
 }
 @media (max-width: 900px) {
   .two {

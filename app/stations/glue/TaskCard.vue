@@ -4,10 +4,12 @@ import type { GlueTask } from '../../../core/planning/gluing'
 import { stepTime } from '../../../core/planning/stepTime'
 import { stampNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'
-import { clockTime, countdown } from '../../look/figures'
+import { clockTime } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { beginAgain, doneWords, noteDeviation, offWindow, usualDeviations } from './glueWork'
 import { readTonight } from './readTonight'
+import StepNotes from './StepNotes.vue'
+import { clockOf } from './taskClock'
 
 /** The step to do now, as large as it is read from an arm's length, with its clock and what to mind before it. */
 const props = defineProps<{
@@ -20,27 +22,16 @@ const props = defineProps<{
   mixWords: string | null
   /** pieces of the same block that take the same step */
   inBlock: number
+  /** which mix of its glue it belongs to, where one is stirred */
+  mix: number | null
+  /** what was typed beside it and cannot be read */
+  problem: string
 }>()
 const emit = defineEmits<{ done: []; block: [] }>()
 const bench = useBench()
 const early = computed(() => props.task.readyAt > props.now)
 const late = computed(() => (props.task.lateAt ?? Infinity) < props.now)
-const clock = computed(() => {
-  const current = props.task
-  if (current.since === null) return null
-  if (early.value)
-    return {
-      value: countdown(current.readyAt - props.now),
-      says: `until it may be ${current.step.kind === 'close' ? 'closed' : 'left'}`,
-    }
-  if (late.value)
-    return {
-      value: countdown(props.now - current.lateAt!),
-      says: 'too long: note what you do, or start this piece again',
-    }
-  if (current.lateAt !== null) return { value: countdown(current.lateAt - props.now), says: 'left to do it' }
-  return { value: countdown(props.now - current.since), says: 'since the last step' }
-})
+const clock = computed(() => clockOf(props.task, props.now))
 const bar = computed(() => {
   const current = props.task
   if (current.since === null || (current.lateAt === null && current.readyAt <= current.since)) return null
@@ -109,6 +100,8 @@ async function keepNote(text = note.value.trim()) {
       >
     </div>
     <p v-if="mixWords" class="num mute" data-mix>{{ mixWords }}</p>
+    <StepNotes :task="task" :mix="mix" />
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-if="writing" class="acts">
       <v-btn v-for="one in usualDeviations" :key="one" class="alt bench-size" @click="keepNote(one)">{{ one }}</v-btn>
       <v-btn v-if="task.coupon.stamps.length" class="alt bench-size" @click="beginAgain(bench, task.coupon, stampNow())"

@@ -42,6 +42,11 @@ const unglued = computed(() => {
     ({ id }) => !begun.has(id) && props.view.coupons.some((one) => one.procedure === id),
   )
 })
+const movable = computed(() => new Set(unglued.value.map(({ id }) => id)))
+function dragged(id: string, at: number) {
+  const one = unglued.value.find((procedure) => procedure.id === id)
+  if (one) void beginFrom(bench, round.value, one, at)
+}
 /** How far the end is from what is possible at all. */
 const gap = computed(() => {
   if (finish.value === null || bound.value === null) return ''
@@ -115,7 +120,15 @@ function toggle(id: string, event: Event) {
           · {{ wordsOf(evening, rounds) }}
         </p>
         <div class="scroll" tabindex="0" role="group" aria-label="The evening's strips, to be scrolled sideways">
-          <EveningStrip :evening="evening" :rounds="rounds" :now="now" />
+          <EveningStrip
+            :evening="evening"
+            :rounds="rounds"
+            :now="now"
+            :movable="movable"
+            :pulls-move="!view.readings.length"
+            @begin="dragged"
+            @pull="(at) => pullFrom(bench, round, at)"
+          />
         </div>
         <EveningTasks :evening="evening" :rounds="rounds" />
       </li>
@@ -125,6 +138,7 @@ function toggle(id: string, event: Event) {
     </p>
     <details v-if="evenings.length || why">
       <summary>Change it by hand</summary>
+      <p class="mute small">Drag a bar above to another time, or choose a day; a step is pinned in its list.</p>
       <div class="by-hand">
         <label v-for="one in unglued" :key="one.id" class="field">
           <span>Begin {{ one.letter }}, {{ one.name }}</span>

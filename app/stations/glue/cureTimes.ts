@@ -1,4 +1,5 @@
 import { nextLookS, ownCure, type Looked, type OwnCure } from '../../../core/cure/ownChecks'
+import { cureRange } from '../../../core/cure/range'
 import { roundedS } from '../../../core/cure/cure'
 import { closedAt } from '../../../core/planning/gluing'
 import { fullCureS } from '../../../core/planning/steps'
@@ -63,6 +64,18 @@ export function nextLookAt(bench: Store, view: JointView, curing: Curing, settin
   const looked = { closed: curing.closed, checks: bench.of('cureCheck', curing.coupon.id) }
   const s = nextLookS(looked, now.family.handlingS, now.own)
   return s === null ? null : curing.closed + s * 1000
+}
+
+/** Between when and when a closed piece is cured while the room gives no more than it may, ms. */
+export function curedBetween(
+  view: JointView,
+  { coupon, closed, cured }: Curing,
+  setting: Setting,
+): { from: number; to: number } | null {
+  const procedure = view.procedures.find(({ id }) => id === coupon.procedure)
+  const question = procedure && adviceRemembered(procedure, setting)?.situation.cure.question
+  const range = question && cureRange(question)
+  return range ? { from: closed + (cured - closed) * range.low, to: closed + (cured - closed) * range.high } : null
 }
 
 /** Where the plan of a procedure cures for another time than it should, by its looks or the room. */

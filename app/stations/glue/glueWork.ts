@@ -2,7 +2,7 @@ import { armOf } from '../../../core/planning/arms'
 import { stepWords } from '../../../core/planning/stepWords'
 import { closedAt, curedFrom, stampsFor, type GlueTask } from '../../../core/planning/gluing'
 import { insert, update, type Change } from '../../../core/records/entry'
-import type { Coupon, CureCheck, StepKind } from '../../../core/records/round'
+import type { Coupon, CureCheck, OffWindowRule, Stamp, StepKind } from '../../../core/records/round'
 import { newId } from '../../bench/ids'
 import type { JointView } from '../../bench/jointView'
 import type { useBench } from '../../bench/store'
@@ -46,27 +46,71 @@ export function offWindow(task: GlueTask, now: number): string | null {
   return null
 }
 
-/** Stamps a step as done; a step outside its window is kept with that as a deviation, not refused. */
-export function doStep(bench: Store, task: GlueTask, now: number): Promise<boolean> {
+/** What else is noted with a step: by whom, with what, out of which pack, how much. */
+export type Noted = Pick<Stamp, 'by' | 'tool' | 'stock' | 'grams' | 'mix'>
+
+/**
+ * Stamps a step as done. A step outside its window is not refused: it is kept with that as a deviation, and a piece
+ * that is closed outside it goes the way that its round has set.
+ */
+export function doStep(
+  bench: Store,
+  task: GlueTask,
+  now: number,
+  noted: Noted = {},
+  rule: OffWindowRule = 'keep',
+): Promise<boolean> {
   const { coupon } = task
   const off = offWindow(task, now)
-  return bench.write(`${coupon.label}: ${doneWords[task.step.kind].toLowerCase()}${off ? ` (${off})` : ''}`, [
-    stamped(task, now, off),
-  ])
+  const label = `${coupon.label}: ${doneWords[task.step.kind].toLowerCase()}${off ? ` (${off})` : ''}`
+  if (!off || task.step.kind !== 'close' || rule === 'keep') return bench.write(label, [stamped(task, now, off, noted)])
+  if (rule === 'repeat')
+    return bench.write(
+      `${coupon.label}: ${off}, so it is begun again`,
+      [update('coupon', coupon, begunAgain(coupon, now, `${off}: begun again with fresh parts`))],
+      true,
+    )
+  const change = update('coupon', coupon, {
+    ...patchOf(task, now, off, noted),
+    leftOut: `${off}, and the round leaves such pieces out`,
+  })
+  return bench.write(`${label}: its pull will not count`, [change], true)
 }
 
-const stamped = (task: GlueTask, now: number, off: string | null): Change =>
-  update('coupon', task.coupon, {
-    stamps: [...task.coupon.stamps, ...stampsFor(task, now)],
-    deviations: off ? [...task.coupon.deviations, { at: now, text: off }] : task.coupon.deviations,
-  })
+const patchOf = (task: GlueTask, now: number, off: string | null, noted: Noted): Partial<Coupon> => ({
+  stamps: [
+    ...task.coupon.stamps,
+    ...stampsFor(task, now).map((stamp, i) => (i === 0 ? { ...stamp, ...noted } : stamp)),
+  ],
+  deviations: off ? [...task.coupon.deviations, { at: now, text: off }] : task.coupon.deviations,
+})
+const stamped = (task: GlueTask, now: number, off: string | null, noted: Noted): Change =>
+  update('coupon', task.coupon, patchOf(task, now, off, noted))
+
+/** A piece with fresh parts: nothing of it is done, and what happened to it before stays said. */
+const begunAgain = (coupon: Coupon, now: number, text: string): Partial<Coupon> => ({
+  stamps: [],
+  deviations: [...coupon.deviations, { at: now, text }],
+  leftOut: null,
+})
+
+/** Which mix of its procedure a step belongs to, from 1; null where nothing is mixed. */
+export function mixOf(task: GlueTask, coupons: readonly Coupon[]): number | null {
+  const { kind } = task.step
+  if (!task.procedure.steps.some((step) => step.kind === 'mix') || (kind !== 'mix' && kind !== 'apply')) return null
+  const mixes = coupons
+    .filter(({ procedure }) => procedure === task.procedure.id)
+    .flatMap(({ stamps }) => stamps.flatMap(({ mix }) => mix ?? []))
+  const last = Math.max(0, ...mixes)
+  return kind === 'mix' ? last + 1 : last || null
+}
 
 /** The same preparing step for all coupons of a block, in one entry. */
 export function doBlock(bench: Store, tasks: readonly GlueTask[], task: GlueTask, now: number): Promise<boolean> {
   const same = sameInBlock(tasks, task)
   return bench.write(
     `Block ${task.coupon.block}: ${doneWords[task.step.kind].toLowerCase()} on ${same.length} coupons`,
-    same.map((one) => stamped(one, now, null)),
+    same.map((one) => stamped(one, now, null, {})),
   )
 }
 
@@ -88,10 +132,9 @@ export const usualDeviations = ['too much glue', 'too little glue', 'shifted', '
 
 /** A piece is begun anew with fresh parts; what was done to it before stays said. */
 export function beginAgain(bench: Store, coupon: Coupon, now: number): Promise<boolean> {
-  const deviation = { at: now, text: 'begun again with fresh parts' }
   return bench.write(
     `${coupon.label}: begun again`,
-    [update('coupon', coupon, { stamps: [], deviations: [...coupon.deviations, deviation] })],
+    [update('coupon', coupon, begunAgain(coupon, now, 'begun again with fresh parts'))],
     true,
   )
 }

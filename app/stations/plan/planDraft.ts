@@ -145,12 +145,14 @@ export function planAnother(bench: Store, view: JointView, now: number): Promise
 
 /** A plan nobody has glued yet may be taken apart again; the draft stays. */
 export const canUnplan = (view: JointView): boolean =>
-  view.coupons.length > 0 && view.coupons.every((coupon) => coupon.stamps.length === 0) && view.readings.length === 0
+  view.coupons.length > 0 &&
+  [...view.coupons, ...view.leftOut].every(({ stamps }) => stamps.length === 0) &&
+  view.readings.length === 0
 
 export const unplan = (bench: Store, view: JointView): Promise<boolean> =>
   bench.write(
     `${view.joint.code}: plan the round anew`,
-    view.coupons.map((coupon) => remove('coupon', coupon)),
+    [...view.coupons, ...view.leftOut].map((coupon) => remove('coupon', coupon)),
     true,
   )
 
