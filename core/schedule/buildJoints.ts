@@ -1,5 +1,4 @@
 import { fullCureS } from '../planning/steps'
-import { handsOnMin } from '../planning/stepWords'
 import type { Arm, Coupon, Procedure } from '../records/round'
 import type { Shop } from '../records/shop'
 import { build } from './build'
@@ -89,16 +88,14 @@ function placedFrom(of: JointsToGlue, chains: readonly Chain[], shop: Shop, from
   const evenings: GluingEvening[] = []
   const seen = new Map<number, Set<string>>()
   let until = -Infinity
-  for (const one of [...schedule.steps].sort((x, y) => x.from - y.from)) {
-    if (handsOnMin[of.procedure.steps.find(({ id }) => id === one.step)!.kind] === 0 && one.to - one.from > APART)
-      continue
+  // What is fixed in place stays there by itself.
+  const fixed = new Set(of.procedure.steps.filter(({ kind }) => kind === 'clamp').map(({ id }) => id))
+  for (const one of schedule.steps.filter(({ step }) => !fixed.has(step)).sort((x, y) => x.from - y.from)) {
     const [begin, end] = [from + one.from * MINUTE, from + one.to * MINUTE]
     if (begin > until + APART * MINUTE) evenings.push({ from: begin, to: end, joints: 0 })
     const at = evenings.length - 1
     const last = evenings[at]!
-    const long = end - begin > APART * MINUTE
-    last.to = Math.max(last.to, long ? begin : end)
-    until = last.to
+    last.to = until = Math.max(last.to, end)
     if (one.step === close?.id) seen.set(at, (seen.get(at) ?? new Set()).add(one.chain))
   }
   evenings.forEach((evening, at) => (evening.joints = seen.get(at)?.size ?? 0))

@@ -53,8 +53,8 @@ const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value
     </p>
     <p v-if="between && lookAt.cured > now" class="mute small num" data-range>
       {{ momentName(between.from, now) }} to
-      {{ Number.isFinite(between.to) ? momentName(between.to, now) : 'never, if it gets colder or damper' }}, while the
-      room stays within {{ ROOM_GIVES_C }} °C and {{ ROOM_GIVES_RH }} % humidity.
+      {{ Number.isFinite(between.to) ? momentName(between.to, now) : 'never, if it gets colder or damper' }} with the
+      room within {{ ROOM_GIVES_C }} °C and {{ ROOM_GIVES_RH }} %
     </p>
     <p v-if="lookWhen !== null" class="small" data-next-look>
       {{

@@ -19,6 +19,7 @@ import { momentName } from '../../look/figures'
 import { isTooSoon } from '../../look/act'
 import { useKey } from '../../look/keys'
 import { useWhy } from '../../look/why'
+import AllGlued from './AllGlued.vue'
 import BenchSums from './BenchSums.vue'
 import BuildJoints from './BuildJoints.vue'
 import CallMe from './CallMe.vue'
@@ -89,10 +90,17 @@ async function done() {
     problem.value = sayError(error)
   }
 }
-const curing = computed(() => curingOf(props.view))
+/** what cures or waits for its pull: of what is pulled nobody asks how it is */
+const curing = computed(() => {
+  const pulled = new Set(props.view.readings.map(({ coupon }) => coupon))
+  return curingOf(props.view).filter(({ coupon }) => !pulled.has(coupon.id))
+})
 const nextLook = (one: Curing) => nextLookAt(bench, props.view, one, setting.value)
 const range = (one: Curing) => curedBetween(props.view, one, setting.value)
-const allCured = computed(() => (curing.value.length ? Math.max(...curing.value.map(({ cured }) => cured)) : null))
+const allCured = computed(() => {
+  const all = curingOf(props.view)
+  return all.length ? Math.max(...all.map(({ cured }) => cured)) : null
+})
 
 watch(
   () => task.value && `${task.value.coupon.id} ${task.value.step.id}`,
@@ -144,18 +152,8 @@ useKey('step', () => void done())
           @done="done"
           @block="doBlock(bench, tasks, task, stampNow())"
         />
-        <section v-else class="task all-glued card" aria-labelledby="all-glued">
-          <h2 id="all-glued">All {{ view.coupons.length }} coupons are glued</h2>
-          <p v-if="allCured && allCured > now">
-            All are fully cured {{ momentName(allCured, now) }}. Pull them in one session then.
-          </p>
-          <p v-else>All are cured: pull them in one session.</p>
-          <div>
-            <v-btn class="go bench-size" :to="{ name: 'break', params: { joint: view.joint.id } }"
-              >Go to the pulls</v-btn
-            >
-          </div>
-        </section>
+        <AllGlued v-else :view="view" :all-cured="allCured" :now="now" />
+        <BuildJoints v-if="view.decision" :view="view" :setting="setting" />
 
         <section v-if="view.coupons.some((coupon) => coupon.stamps.length)" aria-labelledby="clock">
           <h2 id="clock">Along the clock</h2>
@@ -168,13 +166,12 @@ useKey('step', () => void done())
         <TimetableCard v-if="view.readings.length < view.coupons.length" :view="view" />
         <BenchSums v-if="task" :view="view" :procedure="task.procedure" :setting="setting" />
         <WhatWasDone :view="view" />
-        <BuildJoints v-if="view.decision" :view="view" :setting="setting" />
       </div>
       <div class="aside">
         <ThenList v-if="then.length" :tasks="then" :now="now" @first="(next) => (held = keyOf(next))" />
         <CureLook v-if="curing.length" :curing="curing" :next-look="nextLook" :range="range" />
         <CallMe v-if="task" />
-        <HandsFree :task="task" :then="then" :now="now" :cautions="cautions" @done="done" />
+        <HandsFree v-if="task" :task="task" :then="then" :now="now" :cautions="cautions" @done="done" />
       </div>
     </div>
   </div>
@@ -199,16 +196,6 @@ useKey('step', () => void done())
   grid-template-columns: minmax(0, 1fr) 270px;
   gap: 26px;
   align-items: start;
-}
-.all-glued {
-  border: 1.5px solid var(--ink);
-  padding: 20px 22px;
-  display: grid;
-  gap: 16px;
-}
-.all-glued h2 {
-  font-size: 1.4375rem;
-  line-height: 1.25;
 }
 .aside,
 .left {

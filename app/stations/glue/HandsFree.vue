@@ -70,44 +70,46 @@ watch(
     <h2 id="hands-free">Sticky hands</h2>
     <p class="mute small">One step fills the screen: a tap anywhere, Space or two knocks on the bench do it.</p>
     <v-btn class="alt" @click="show">Fill the screen</v-btn>
-    <div
-      v-if="open && task"
-      ref="frame"
-      class="whole"
-      role="dialog"
-      aria-modal="true"
-      aria-label="The step to do: a tap anywhere does it"
-      tabindex="-1"
-      @click="tap"
-      @keydown.esc="leave"
+    <Teleport to="body"
+      ><div
+        v-if="open && task"
+        ref="frame"
+        class="whole"
+        role="dialog"
+        aria-modal="true"
+        aria-label="The step to do: a tap anywhere does it"
+        tabindex="-1"
+        @click="tap"
+        @keydown.esc="leave"
+      >
+        <div class="top">
+          <TapeLabel size="big">{{ task.coupon.label }}</TapeLabel>
+          <span class="buttons">
+            <v-btn class="alt bench-size" :aria-pressed="listening" @click="listen">{{
+              listening ? 'Stop listening' : 'Listen for knocks'
+            }}</v-btn>
+            <v-btn class="alt bench-size" @click="leave">Leave</v-btn>
+          </span>
+        </div>
+        <p class="text">{{ task.step.text }}</p>
+        <p v-if="clock" class="clock" :class="{ late }">
+          <span class="figure num" role="timer">{{ clock.value }}</span> <span>{{ clock.says }}</span>
+        </p>
+        <div v-if="unread" class="care" role="note">
+          <p v-for="line in cautions" :key="line">{{ line }}</p>
+          <v-btn class="go bench-size" @click="readTonight.add(cautions, stampNow())">I have read this</v-btn>
+        </div>
+        <p v-else class="say">Tap anywhere: {{ doneWords[task.step.kind] }}</p>
+        <p v-if="listening" class="mute">Two knocks do the same. No sound is kept.</p>
+        <p v-if="trouble" class="problem" role="alert">{{ trouble }}</p>
+        <ol class="then">
+          <li v-for="next in then.slice(0, 2)" :key="next.coupon.id">
+            <span class="num">{{ next.readyAt > now ? clockTime(next.readyAt) : 'then' }}</span>
+            {{ capital(stepWords[next.step.kind]) }} {{ next.coupon.label }}
+          </li>
+        </ol>
+      </div></Teleport
     >
-      <div class="top">
-        <TapeLabel size="big">{{ task.coupon.label }}</TapeLabel>
-        <span class="buttons">
-          <v-btn class="alt bench-size" :aria-pressed="listening" @click="listen">{{
-            listening ? 'Stop listening' : 'Listen for knocks'
-          }}</v-btn>
-          <v-btn class="alt bench-size" @click="leave">Leave</v-btn>
-        </span>
-      </div>
-      <p class="text">{{ task.step.text }}</p>
-      <p v-if="clock" class="clock" :class="{ late }">
-        <span class="figure num" role="timer">{{ clock.value }}</span> <span>{{ clock.says }}</span>
-      </p>
-      <div v-if="unread" class="care" role="note">
-        <p v-for="line in cautions" :key="line">{{ line }}</p>
-        <v-btn class="go bench-size" @click="readTonight.add(cautions, stampNow())">I have read this</v-btn>
-      </div>
-      <p v-else class="say">Tap anywhere: {{ doneWords[task.step.kind] }}</p>
-      <p v-if="listening" class="mute">Two knocks do the same. No sound is kept.</p>
-      <p v-if="trouble" class="problem" role="alert">{{ trouble }}</p>
-      <ol class="then">
-        <li v-for="next in then.slice(0, 2)" :key="next.coupon.id">
-          <span class="num">{{ next.readyAt > now ? clockTime(next.readyAt) : 'then' }}</span>
-          {{ capital(stepWords[next.step.kind]) }} {{ next.coupon.label }}
-        </li>
-      </ol>
-    </div>
   </section>
 </template>
 
@@ -120,8 +122,8 @@ section {
 .whole {
   position: fixed;
   inset: 0;
-  z-index: 1500;
-  background: var(--surface);
+  z-index: 2500;
+  background: var(--bg);
   color: var(--ink);
   padding: clamp(14px, 4vw, 40px);
   display: flex;

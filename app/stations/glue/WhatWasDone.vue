@@ -58,7 +58,7 @@ const noted = computed(() => all.value.filter((coupon) => others(coupon)))
 </script>
 
 <template>
-  <section aria-labelledby="differently" class="done">
+  <section aria-labelledby="differently" class="really-done">
     <h2 id="differently">What was really done</h2>
     <label class="field rule"
       ><span>A piece that is closed too early or too late</span>
@@ -100,7 +100,7 @@ const noted = computed(() => all.value.filter((coupon) => others(coupon)))
 </template>
 
 <style scoped>
-.done {
+.really-done {
   display: grid;
   gap: 10px;
 }
