@@ -25,6 +25,7 @@ const coreOrder = [
   'planning',
   'schedule',
   'choice',
+  'photo',
   'formats',
 ]
 const tests = '(\\.test\\.ts$|__tests__/)'

@@ -101,7 +101,7 @@ describe('a port', () => {
   })
 
   it('that is a terminal of the machine is read as it writes, with the line ends that the terminal makes', async () => {
-    // `script` runs a program on a pseudo-terminal of its own: what it writes goes through the kernel's line discipline.
+    // `script` runs a program on a pseudo-terminal: what it writes goes through the kernel's line discipline.
     const writes = 'for i in 1 2 3 4 5; do echo "$i.5 N"; sleep 0.02; done'
     const child = spawn('script', ['-qec', writes, '/dev/null'], { stdio: ['ignore', 'pipe', 'ignore'] })
     const readable = Readable.toWeb(child.stdout) as unknown as ReadableStream<Uint8Array>

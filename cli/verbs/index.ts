@@ -5,6 +5,7 @@ import { convert } from './convert'
 import { coupon } from './coupon'
 import { cure } from './cure'
 import { find } from './find'
+import { photo } from './photo'
 import { schedule } from './schedule'
 import { screen } from './screen'
 
@@ -18,4 +19,5 @@ export const verbs: Record<string, Verb<never, unknown>> = {
   schedule,
   borrow,
   find,
+  photo,
 } as unknown as Record<string, Verb<never, unknown>>

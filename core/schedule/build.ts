@@ -24,7 +24,8 @@ export function build(problem: Problem, order: readonly number[], tests: TestWin
       const span = spans[i]!
       steps.push({ chain: chain.id, step: step.id, ...span })
       // A mix that serves several pieces is one span of work.
-      if (step.hands) byHand.set(step.shared ? `${step.shared.key} ${span.from}` : `${index} ${i}`, span)
+      // What was done before the plan begins is nobody's work any more.
+      if (step.hands && span.to > 0) byHand.set(step.shared ? `${step.shared.key} ${span.from}` : `${index} ${i}`, span)
     })
     finish = Math.max(finish, spans.at(-1)?.to ?? 0)
   }

@@ -34,7 +34,7 @@ export function eveningsOf(schedule: Schedule, rounds: readonly RoundToGlue[], s
     rounds.flatMap((of) => of.coupons.map((coupon) => [coupon.id, { coupon, round: of.round }] as const)),
   )
   const byHand = schedule.steps
-    .filter(({ chain, step }) => known.has(chain) && step !== 'through')
+    .filter(({ chain, step, to }) => known.has(chain) && step !== 'through' && to > 0)
     .sort((x, y) => x.from - y.from || x.chain.localeCompare(y.chain))
   const groups: Placed[][] = []
   let until = -Infinity

@@ -14,7 +14,9 @@ export class Board {
   private readonly places: Record<ResourceKind, Profile>
   private readonly lots = new Map<string, Lot[]>()
 
-  constructor(private readonly problem: Pick<Problem, 'windows' | 'hands' | 'places'>) {
+  constructor(private readonly problem: Pick<Problem, 'windows' | 'hands' | 'places' | 'done'>) {
+    for (const { key, at } of problem.done ?? [])
+      this.lots.set(key, [...(this.lots.get(key) ?? []), { from: at, to: at, served: 0 }])
     this.hands = new Profile(problem.hands)
     this.places = Object.fromEntries(resourceKinds.map((kind) => [kind, new Profile(problem.places[kind])])) as Record<
       ResourceKind,

@@ -53,6 +53,8 @@ export interface Problem {
   hands: number
   places: Readonly<Record<ResourceKind, number>>
   chains: readonly Chain[]
+  /** what serves several and was done before the plan begins: when it was at its end, min (below 0) */
+  done?: readonly { key: string; at: number }[]
 }
 
 /** When a step runs, min. */

@@ -107,6 +107,25 @@ describe('a round as a timetable', () => {
     expect(new Set(found!.schedule.steps.filter(({ step: s }) => s === 'mix').map(({ from }) => from)).size).toBe(1)
   })
 
+  it('lets a mix that was stirred already serve as long as it keeps, and mixes anew for what comes later', () => {
+    const pieces = ['B1', 'B2', 'B3', 'B4', 'B5', 'B6'].map((id) => coupon(id, 'B'))
+    // Stirred two minutes ago, keeps five: of pieces of 1.5 min each two are laid in time, the others ask for another.
+    pieces[0]!.stamps = [{ step: 'mix', at: START - 2 * MINUTE }]
+    const { found } = solved([round([arm('a1')], [twin], pieces)])
+    const at = (kind: string) => found!.schedule.steps.filter((one) => one.step === kind)
+    expect(at('mix').filter(({ to }) => to <= 0).length).toBeGreaterThan(0)
+    for (const one of at('apply')) {
+      const mixed = at('mix').find(({ chain }) => chain === one.chain)!
+      expect(one.from - mixed.to).toBeLessThanOrEqual(5 + 1e-6)
+    }
+    expect(new Set(at('mix').map(({ from }) => from)).size).toBeGreaterThan(1)
+    // What is laid on already asks for no mix.
+    pieces[0]!.stamps.push({ step: 'apply', at: START - MINUTE })
+    expect(solved([round([arm('a1')], [twin], pieces)]).problem.chains[0]!.steps.map(({ id }) => id)).not.toContain(
+      'mix',
+    )
+  })
+
   it('goes on from what is done: a wait that runs is kept, one that is over is done at once', () => {
     const stamped = (minutesAgo: number) =>
       coupon('A1', 'A', {

@@ -65,6 +65,8 @@ function gapAfter(before: Step, next: Step, done: boolean): [min: number, max: n
 }
 const LASTS: ReadonlySet<StepKind> = new Set(['hold', 'light', 'dab', 'clamp', 'mix'])
 
+const isMix = ({ kind, once, maxS }: Step): boolean => kind === 'mix' && once === true && maxS !== null
+
 /** The steps of a coupon that are still to be done, its pull the last; none where it is done or its glue unknown. */
 export function chainOf(
   coupon: Coupon,
@@ -75,6 +77,9 @@ export function chainOf(
   start: number,
 ): Chain {
   const stampOf = (step: Step) => coupon.stamps.find((one) => one.step === step.id)?.at ?? null
+  /** something that comes after a step is done on this piece */
+  const laidAfter = (step: Step) =>
+    procedure.steps.slice(procedure.steps.indexOf(step) + 1).some((one) => stampOf(one) !== null)
   const { timetable } = of.round
   const pins = new Map(
     timetable?.pins.filter((one) => one.coupon === coupon.id).map(({ step, at }) => [step, at]) ?? [],
@@ -89,7 +94,12 @@ export function chainOf(
   for (const step of procedure.steps) {
     const at = stampOf(step) ?? (step.once ? (once.get(step.id) ?? null) : null)
     if (at !== null) {
-      if (step.once) continue
+      // A mix may be past its time before the last piece is laid: the board sees which of them it still serves.
+      if (step.once && !(isMix(step) && !laidAfter(step))) continue
+      if (step.once) {
+        steps.push({ ...plannedOf(step, `${of.round.id} ${procedure.id}`), minGap: 0, maxGap: null })
+        continue
+      }
       doneAt = (at - start) / MINUTE
       before = { step, done: true }
       waited = null
@@ -196,7 +206,16 @@ export function problemOf(rounds: readonly RoundToGlue[], shop: Shop, start: num
   )
   const { clamp, lamp, oven, fridge } = shop
   const places = { clamp, lamp, oven, fridge }
-  return { problem: { windows, hands: shop.hands, places, chains: pulledFrom(chains, rounds, pulls) }, start }
+  const done = rounds.flatMap(({ round, procedures, coupons }) =>
+    procedures.flatMap((procedure) => {
+      const once = doneOnce(procedure, coupons, start)
+      return procedure.steps.filter(isMix).flatMap((step) => {
+        const at = once.get(step.id)
+        return at === undefined ? [] : [{ key: `${round.id} ${procedure.id} ${step.id}`, at: (at - start) / MINUTE }]
+      })
+    }),
+  )
+  return { problem: { windows, hands: shop.hands, places, chains: pulledFrom(chains, rounds, pulls), done }, start }
 }
 
 /** Whoever has glue open is there for as long as it takes to close it, whatever the windows say. */
