@@ -16,8 +16,9 @@ export const SAMPLES_PER_S = 20
 const SPEED_MM_S = 2.5
 /** Slack of grips and webbing that is taken up before anything carries, s. */
 const SLACK_S = 0.6
-/** A straight pull or a shear is at its peak after so long, s. */
+/** A straight pull or a shear is at its peak after so long, s; a strong one later, so that it is no jerk. */
 const RISE_S = 3.2
+const FASTEST_N_S = 45
 const AFTER_S = 0.8
 /** The gauge’s own noise, as a share of the load, and at rest, N. */
 const NOISE_SHARE = 0.004
@@ -34,7 +35,9 @@ const PEEL_MM = 60
 export function simulatedTrace({ test, forceN, lengthMm }: TraceQuestion, random: Random): TracePoint[] {
   const peels = formulaOf(test)?.id === 'peel'
   const plateauS = peels ? (lengthMm ?? PEEL_MM) / SPEED_MM_S : 0
-  const [riseEnd, end] = [SLACK_S + (peels ? 0.9 : RISE_S), SLACK_S + (peels ? 0.9 : RISE_S) + plateauS]
+  // The rise is steepest at its start: 1.6 times its mean.
+  const riseS = peels ? Math.max(0.9, (1.6 * forceN) / FASTEST_N_S) : Math.max(RISE_S, (1.6 * forceN) / FASTEST_N_S)
+  const [riseEnd, end] = [SLACK_S + riseS, SLACK_S + riseS + plateauS]
   const count = Math.ceil((end + AFTER_S) * SAMPLES_PER_S)
   const phase = random() * 2 * Math.PI
   const at = (s: number): number => {

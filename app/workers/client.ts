@@ -24,7 +24,7 @@ interface Job {
 
 /** A job that says nothing for longer than this has died with its worker, ms; of those that tell their progress. */
 export const SILENT_MS = 5000
-const TELLS: ReadonlySet<TaskKind> = new Set<TaskKind>(['analyse', 'timetable'])
+const TELLS: ReadonlySet<TaskKind> = new Set<TaskKind>(['analyse', 'timetable', 'photo'])
 const WAKES_MS = 1000
 /** The others work in one go; none of them for so long. */
 const SILENT_AT_ALL_MS = 20_000
@@ -65,6 +65,10 @@ export class WorkerClient {
 
   joints(input: Tasks['joints']['input'], options: AskOptions = {}): Promise<Tasks['joints']['result']> {
     return this.ask('joints', input, options)
+  }
+
+  photo(input: Tasks['photo']['input'], options: AskOptions = {}): Promise<Tasks['photo']['result']> {
+    return this.ask('photo', input, options)
   }
 
   private ask<K extends TaskKind>(kind: K, input: Tasks[K]['input'], options: AskOptions): Promise<Tasks[K]['result']> {

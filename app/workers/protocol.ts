@@ -5,6 +5,9 @@ import { materialClassOf } from '../../core/knowledge/materials'
 import type { Brief } from '../../core/records/joint'
 import { openWordsByEffect, type OpenWord } from '../../core/screening/openWords'
 import type { Around } from '../../core/situation/situation'
+import { inOrder, sidesFor, straightened } from '../../core/photo/perspective'
+import type { Picture, Point } from '../../core/photo/picture'
+import { colourShares, type ColourShares } from '../../core/photo/shares'
 import { planJoints, type BuildPlan, type JointsToGlue } from '../../core/schedule/buildJoints'
 import type { Shop } from '../../core/records/shop'
 import { findTimetable, type TimetableInput, type TimetableResult } from './timetable'
@@ -39,6 +42,33 @@ export interface JointsInput {
   now: number
 }
 
+/** A photo's pixels and what is outlined in it. */
+export interface PhotoInput {
+  picture: Picture
+  /** of the face, upper left first: put straight before its colours are counted; null: it is as it should be */
+  straighten: { corners: Point[]; face: { widthMm: number; heightMm: number } | null } | null
+  outline: Point[]
+  k: number
+}
+export interface PhotoResult extends Pick<ColourShares, 'groups' | 'labels'> {
+  /** what the labels belong to, put straight where that was asked for */
+  picture: Picture
+}
+
+function photoShares({ picture, straighten, outline, k }: PhotoInput, onProgress: (done: number) => void): PhotoResult {
+  if (!straighten) return { picture, ...colourShares(picture, outline, k, { onProgress }) }
+  const corners = inOrder(straighten.corners)
+  const straight = straightened(picture, corners, sidesFor(corners, straighten.face))
+  const { width, height } = straight
+  const whole: Point[] = [
+    [0, 0],
+    [width, 0],
+    [width, height],
+    [0, height],
+  ]
+  return { picture: straight, ...colourShares(straight, whole, k, { onProgress }) }
+}
+
 /** What the worker can do: what goes in, what comes out. */
 export interface Tasks {
   analyse: { input: AnalysisInput; result: Analysis }
@@ -48,6 +78,7 @@ export interface Tasks {
   copy: { input: CopyInput; result: boolean }
   timetable: { input: TimetableInput; result: TimetableResult }
   joints: { input: JointsInput; result: BuildPlan }
+  photo: { input: PhotoInput; result: PhotoResult }
 }
 export type TaskKind = keyof Tasks
 
@@ -83,6 +114,8 @@ function work(request: Request, onProgress: Say): Result | Promise<Result> {
     }
     case 'copy':
       return copyBench(request.input)
+    case 'photo':
+      return photoShares(request.input, onProgress)
     case 'joints': {
       const { of, shop, readyBy, now } = request.input
       return planJoints(of, shop, readyBy, now)

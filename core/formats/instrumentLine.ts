@@ -37,7 +37,9 @@ export function readInstrumentLine(
     // What is shown of it is what can be shown.
     line: text.replace(/[^\x20-\x7e°µ²]/g, '·').slice(0, KEPT_LINE),
   })
-  const cells = text.split(between[protocol.separator])
+  // Commas cannot keep cells apart where they stand in figures.
+  const clash = protocol.decimal === 'comma' && protocol.separator === 'comma'
+  const cells = text.split(between[clash ? 'semicolon' : protocol.separator])
   const cell = cells[protocol.column - 1]
   if (OVERLOAD.test(text) && !(cell && /\d/.test(cell))) return { says: 'overload' }
   if (cell === undefined) return nonsense()

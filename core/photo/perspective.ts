@@ -101,7 +101,9 @@ export function sidesFor(
   const edge = (i: number, j: number) => Math.hypot(corners[j]![0] - corners[i]![0], corners[j]![1] - corners[i]![1])
   const [across, down] = [Math.max(edge(0, 1), edge(3, 2)), Math.max(edge(1, 2), edge(0, 3))]
   const most = 1600
-  const ratio = face ? face.heightMm / face.widthMm : down / across
+  // Of a face that was photographed on its side the longer edge stays the longer one.
+  const own = face ? face.heightMm / face.widthMm : down / across
+  const ratio = own > 1 === down > across ? own : 1 / own
   const width = Math.min(most, across, most / ratio)
   return { width: Math.max(8, Math.round(width)), height: Math.max(8, Math.round(width * ratio)) }
 }

@@ -34,7 +34,7 @@ export function loadOf(raw: Raw, test: TestId, size: CouponSize): Load | null {
     }
     case 'trace': {
       const points = raw.points.map(([s, n, mm]) => ({ s, n, mm }))
-      return { value: raw.take === 'steady' ? steadyPeelN(points).meanN : peakN(points) }
+      return { value: raw.take === 'steady' ? steadyPeelN(points, raw.steady ?? null).meanN : peakN(points) }
     }
     default:
       return { value: loadN(raw) }

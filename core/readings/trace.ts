@@ -17,10 +17,14 @@ export function peakN(trace: readonly TracePoint[]): number {
  * Mean peel load over the steady part, N: the first 25 mm or the first quarter of the travel, whichever is less, and
  * the last 10 % are left out (methods.md 1, after ISO 11339). Weighted by travel (trapezoid), so that a pause does not
  * count; without travel, time stands in for it (steady pulling speed) and the first quarter is left out.
+ * @param marked the part that the maker marked, mm or s; null: by the rule
  * @returns the mean, and the part used, in mm of travel or in s
  * @throws CodedError trace-too-short
  */
-export function steadyPeelN(trace: readonly TracePoint[]): {
+export function steadyPeelN(
+  trace: readonly TracePoint[],
+  marked: readonly [number, number] | null = null,
+): {
   meanN: number
   from: number
   to: number
@@ -31,8 +35,9 @@ export function steadyPeelN(trace: readonly TracePoint[]): {
   const first = points[0]?.x ?? 0
   const length = (points.at(-1)?.x ?? 0) - first
   if (points.length < 4 || length <= 0) throw new CodedError('trace-too-short', 'trace', { got: points.length, low: 4 })
-  const from = first + (byTravel ? Math.min(25, length / 4) : length / 4)
-  const to = first + 0.9 * length
+  const rule = [first + (byTravel ? Math.min(25, length / 4) : length / 4), first + 0.9 * length] as const
+  const [from, to] = marked ? [Math.max(first, marked[0]), Math.min(first + length, marked[1])] : rule
+  if (!(to > from)) throw new CodedError('out-of-order', 'steady', { field: 'The steady part', low: from, high: to })
   let sum = 0
   for (let i = 1; i < points.length; i++) {
     const [a, b] = [points[i - 1]!, points[i]!]

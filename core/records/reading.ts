@@ -40,6 +40,10 @@ export const rawSchema = z.discriminatedUnion('way', [
     file: text,
     take: z.enum(['peak', 'steady']),
     points: z.array(z.tuple([within, within, z.nullable(within)])).check(z.maxLength(5000)),
+    /** it was read from a stand-in, not from a gauge */
+    simulated: z.optional(z.boolean()),
+    /** the steady part as the maker marked it, mm of travel or s; left out: by the rule */
+    steady: z.optional(z.tuple([within, within])),
   }),
   /** bend (radius of the mandrel that did no harm, and the one that cracked it, mm), flex cycles, drops */
   z.object({ way: z.literal('count'), held: amount, broke: z.nullable(positive) }),
@@ -57,7 +61,12 @@ const share = z.number().check(z.gte(0), z.lte(100))
 const placesSchema = z.object({ tornA: share, offA: share, glue: share, offB: share, tornB: share })
 
 export const outcomeSchema = z.discriminatedUnion('end', [
-  z.object({ end: z.literal('broke'), places: placesSchema }),
+  z.object({
+    end: z.literal('broke'),
+    places: placesSchema,
+    /** of the bonded area, %: what was never wetted, or a void; the places are shares of the rest */
+    voids: z.optional(share),
+  }),
   z.object({ end: z.literal('held') }),
   /** lost in handling: below the lightest load that the method reads, N (or count) */
   z.object({ end: z.literal('handling'), lightestN: positive }),
@@ -78,6 +87,10 @@ export const readingSchema = z.object({
   /** pulled before its full cure: how long it had, and what the procedure asks, s */
   early: z.nullable(z.object({ curedS: within, fullS: within })),
   note: text,
+  /** figures that were measured on a photo of it */
+  measured: z.optional(
+    z.array(z.object({ what: words, value: within, unit: z.string().check(z.maxLength(8)) })).check(z.maxLength(50)),
+  ),
   setAside: z.nullable(words),
   corrected: z.array(z.object({ at: moment, was: text })),
 })

@@ -4,7 +4,6 @@ import { useRoute } from 'vue-router'
 import { PULLING_CAUTION } from '../../../core/knowledge/hazards'
 import { armOf } from '../../../core/planning/arms'
 import { sayError } from '../../../core/messages'
-import type { Place } from '../../../core/readings/datum'
 import { sizeOf } from '../../../core/readings/interpret'
 import { countingReadings } from '../../../core/readings/counting'
 import { lightestOf } from '../../../core/readings/lightest'
@@ -19,13 +18,16 @@ import SeamDrawing from '../../look/seam/SeamDrawing.vue'
 import { useWhy } from '../../look/why'
 import BigFigure from './BigFigure.vue'
 import NextPulls from './NextPulls.vue'
+import PhotoReading from './PhotoReading.vue'
 import PullHead from './PullHead.vue'
 import HowItEnded from './HowItEnded.vue'
+import PasteSheet from './PasteSheet.vue'
 import PulledList from './PulledList.vue'
 import PullSize from './PullSize.vue'
 import SetAside from './SetAside.vue'
 import { emptyForm, formOf, tapPlace, type FormWay, type PullForm } from './pullForm'
 import { correctPull, logPull } from './pulls'
+import { useLikely } from './useLikely'
 import { useLive } from './useLive'
 import WayFields from './WayFields.vue'
 
@@ -80,6 +82,7 @@ watch([() => coupon.value?.id, () => logged.value?.id ?? null], fill, {
 })
 
 const live = useLive(form, test, coupon)
+const likely = useLikely(() => props.view, arm, procedure)
 const lightest = computed(() => lightestOf(test.value, arm.value?.size ?? {}, bench.bench!.gauge))
 async function log() {
   const [mine, of, before] = [coupon.value, procedure.value, opened.value]
@@ -118,7 +121,6 @@ function leave() {
   chosen.value = null
   picked.value = null
 }
-const tap = (place: Place) => tapPlace(form.value, place)
 useKey('log', () => void log())
 </script>
 
@@ -148,14 +150,14 @@ useKey('log', () => void log())
               :crack="form.end === 'broke' || form.end === 'wet' ? form.places : null"
               tappable
               label="The coupon in section; tap where it let go, or use the buttons below"
-              @tap="tap"
+              @tap="(place) => tapPlace(form, place)"
             />
           </div>
           <p v-for="line in kind.how" :key="line" class="small">{{ line }}</p>
         </div>
         <div class="reading">
           <BigFigure v-if="formulaOf(test)" :test="test" :live="live" />
-          <WayFields v-model="form" :test="test" :bench="bench.bench!" />
+          <WayFields :key="coupon.id" v-model="form" :test="test" :bench="bench.bench!" :likely="likely" />
           <PullSize
             v-if="Object.keys(form.size).length"
             v-model="form.size"
@@ -166,6 +168,7 @@ useKey('log', () => void log())
         </div>
       </div>
       <HowItEnded v-model="form" :test="test" :lightest="lightest" :gauge="bench.bench!.gauge.name" />
+      <PhotoReading :key="coupon.id" v-model="form" :face="likely.face" />
       <label class="field note"
         ><span>Note</span
         ><input v-model="form.note" class="plain" placeholder="strings, voids, smell, a twist in the pull"
@@ -187,6 +190,7 @@ useKey('log', () => void log())
       </p>
       <v-btn class="go bench-size" :to="{ name: 'choose', params: { joint: view.joint.id } }">See which is best</v-btn>
     </div>
+    <PasteSheet v-if="left.length" :view="view" />
     <PulledList v-if="view.readings.length" :view="view" @correct="correct" />
     <NextPulls v-if="left.length > 1" :coupons="left.filter(({ id }) => id !== coupon?.id)" :round="view.round!" />
   </div>

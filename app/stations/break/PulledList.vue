@@ -61,7 +61,8 @@ const putAside = (line: Line) => setAside(bench, line.label, line.reading, troub
         <span v-if="troubled(line)" class="fails">{{ troubleOf(line) }}.</span>
         <span v-else :class="toneOf(line.reading)"
           >{{ placeOf(line.reading, line.test) }}<template v-if="line.reading.early">, pulled early</template
-          ><template v-if="line.reading.corrected.length">, corrected</template></span
+          ><template v-if="line.reading.corrected.length">, corrected</template
+          ><template v-if="line.reading.raw.way === 'trace' && line.reading.raw.simulated">, simulated</template></span
         >
         <span class="acts">
           <ActButton v-if="troubled(line)" class="quiet" :act="() => putAside(line)"

@@ -10,10 +10,12 @@ import { countingOf, formulaOf, gradingOf, type TestId } from '../../../core/kno
 import type { Bench } from '../../../core/records/bench'
 import { plural } from '../../look/figures'
 import GradeFields from './GradeFields.vue'
+import LivePull from './LivePull.vue'
+import type { Likely } from './useLikely'
 import { usualUnit, type FormWay, type PullForm } from './pullForm'
 
 // The ways to give a reading: a number in any unit, steps, hands, or a file from a logger.
-const props = defineProps<{ test: TestId; bench: Bench }>()
+const props = defineProps<{ test: TestId; bench: Bench; likely: Likely }>()
 const form = defineModel<PullForm>({ required: true })
 const counting = computed(() => countingOf(props.test))
 const peels = computed(() => formulaOf(props.test)?.id === 'peel')
@@ -24,7 +26,7 @@ const wayWords: Record<FormWay, string> = {
   lever: 'Lever',
   steps: 'Weights in steps',
   hands: 'By hand',
-  trace: 'File of a logger',
+  trace: 'Gauge, with trace',
   count: 'Count',
   grades: 'Looking',
 }
@@ -142,8 +144,9 @@ async function readFile(event: Event) {
         ><input v-model="form.broke" class="plain reading" inputmode="decimal" placeholder="empty if it held"
       /></label>
     </template>
-    <div v-else class="field wide">
-      <label for="trace-file">CSV file with time, load, travel</label>
+    <LivePull v-else-if="form.way === 'trace'" v-model="form" :test="test" v-bind="likely" />
+    <div v-if="form.way === 'trace'" class="field wide">
+      <label for="trace-file">Or a CSV file with time, load, travel</label>
       <input id="trace-file" type="file" accept=".csv,.txt,text/csv" class="plain" @change="readFile" />
       <p class="small" role="status">{{ fileSays || form.trace?.file }}</p>
     </div>

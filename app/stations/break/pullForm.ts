@@ -30,9 +30,19 @@ export interface PullForm {
   rung: Rung | null
   grades: Record<string, Grade>
   afterH: number | null
-  trace: { file: string; points: [number, number, number | null][] } | null
+  /** of a gauge or a file */
+  trace: {
+    file: string
+    points: [number, number, number | null][]
+    simulated?: boolean
+    steady?: [number, number]
+  } | null
   end: End
   places: Record<Place, number>
+  /** of the bonded area, %: voids and what was never wetted */
+  voids: number
+  /** figures measured on a photo */
+  measured: { what: string; value: number; unit: string }[]
   reason: string
   note: string
   size: Partial<Record<SizeKey, string>>
@@ -64,6 +74,8 @@ export function emptyForm(test: TestId, size: CouponSize, usual?: FormWay, plann
     trace: null,
     end: gradingOf(test) ? 'held' : 'broke',
     places: noPlaces(),
+    voids: 0,
+    measured: [],
     reason: '',
     note: '',
     size: Object.fromEntries(
@@ -92,9 +104,14 @@ export function formOf(reading: Reading, test: TestId): PullForm {
   }
   if (raw.way === 'hands') form.rung = raw.rung
   if (raw.way === 'grades') Object.assign(form, { grades: { ...raw.grades }, afterH: raw.afterH })
-  if (raw.way === 'trace') form.trace = { file: raw.file, points: raw.points }
+  if (raw.way === 'trace') {
+    const { file, points, simulated, steady } = raw
+    form.trace = { file, points, ...(simulated && { simulated }), ...(steady && { steady }) }
+  }
   form.end = outcome.end
   if ('places' in outcome && outcome.places) form.places = { ...outcome.places }
+  if ('voids' in outcome) form.voids = outcome.voids ?? 0
+  form.measured = [...(reading.measured ?? [])]
   if (outcome.end === 'fault') form.reason = outcome.reason
   form.note = reading.note
   return form
@@ -169,7 +186,8 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
       }
     }
     case 'trace':
-      if (!form.trace) throw new CodedError('missing', 'trace', { field: 'The file', purpose: 'a force trace' })
+      if (!form.trace)
+        throw new CodedError('missing', 'trace', { field: 'The trace', purpose: 'a pull: read a gauge, or a file' })
       return { way: 'trace', ...form.trace, take: formulaOf(test)?.id === 'peel' ? 'steady' : 'peak' }
     default: {
       const typed = parseQuantity(form.text, dimensionOfWay(form.way), usualUnit(form.way, bench), 'value')
@@ -206,7 +224,7 @@ export function outcomeFrom(form: PullForm, test: TestId, bench: Bench): Outcome
           field: 'Where it let go',
           purpose: 'a pull: tap the place on the drawing',
         })
-      return { end: 'broke', places: { ...form.places } }
+      return { end: 'broke', places: { ...form.places }, ...(form.voids > 0 && { voids: form.voids }) }
   }
 }
 
@@ -228,7 +246,13 @@ export function readingParts(
   form: PullForm,
   test: TestId,
   bench: Bench,
-): Pick<Reading, 'raw' | 'outcome' | 'size' | 'note'> {
+): Pick<Reading, 'raw' | 'outcome' | 'size' | 'note' | 'measured'> {
   const raw: Raw = loadOptional(form.end) && nothingTyped(form) ? { way: 'none' } : rawFrom(form, test, bench)
-  return { raw, outcome: outcomeFrom(form, test, bench), size: sizeFrom(form), note: form.note.trim() }
+  return {
+    raw,
+    outcome: outcomeFrom(form, test, bench),
+    size: sizeFrom(form),
+    note: form.note.trim(),
+    ...(form.measured.length && { measured: [...form.measured] }),
+  }
 }

@@ -28,7 +28,7 @@ export function earlyBy(
 }
 
 /** @throws CodedError the fault of a reading that cannot be worked out: it is said while the coupon is still at hand */
-function usable(reading: Reading, test: TestId): void {
+export function usable(reading: Reading, test: TestId): void {
   const { fault } = readReading(reading, test)
   if (fault) throw fault
 }

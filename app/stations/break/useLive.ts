@@ -4,7 +4,7 @@ import { interpret, type Interpreted } from '../../../core/readings/interpret'
 import type { Coupon } from '../../../core/records/round'
 import { useBench } from '../../bench/store'
 import { useWhy } from '../../look/why'
-import { readingParts, type PullForm } from './pullForm'
+import { rawFrom, readingParts, type PullForm } from './pullForm'
 import { whyReading } from './pullWhy'
 
 /** What the form says so far, and why it comes to that; null as long as it says too little. */
@@ -28,7 +28,7 @@ export function useLive(
 
   function partsOf(of: PullForm) {
     try {
-      return readingParts(of, test.value, bench.bench!)
+      return { raw: rawFrom(of, test.value, bench.bench!) }
     } catch {
       return { raw: { way: 'none' as const } }
     }

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { pastedColumns, pastedTable, type PastedColumn, type PastedMapping } from '../../../core/formats/pastedRows'
+import { stampNow } from '../../bench/clock'
+import type { JointView } from '../../bench/jointView'
+import { useBench } from '../../bench/store'
+import { plural } from '../../look/figures'
+import { logPasted, pastedReadings } from './pasteWork'
+
+/** A bench sheet that was written by hand or in a spreadsheet: pasted as rows, looked through, taken in as one step. */
+const props = defineProps<{ view: JointView }>()
+const bench = useBench()
+const text = ref('')
+const own = ref<PastedMapping | undefined>()
+const rows = shallowRef<string[][]>([])
+watch(text, async (typed) => {
+  own.value = undefined
+  if (!typed.trim()) return void (rows.value = [])
+  const { default: Papa } = await import('papaparse')
+  const parsed = Papa.parse<string[]>(typed.trim(), { skipEmptyLines: false }).data
+  if (typed === text.value) rows.value = parsed
+})
+const table = computed(() => pastedTable(rows.value, own.value))
+const found = computed(() =>
+  rows.value.length ? pastedReadings(bench, props.view, table.value, stampNow()) : { readings: [], bad: [] },
+)
+const columns = computed(() => {
+  const width = Math.max(0, ...rows.value.map(({ length }) => length))
+  return Array.from({ length: width }, (_, i) => table.value.headings?.[i] || `column ${i + 1}`)
+})
+const columnWords: Record<PastedColumn, string> = {
+  coupon: 'Coupon',
+  reading: 'Reading',
+  where: 'Where it let go',
+  note: 'Note',
+}
+function map(column: PastedColumn, event: Event) {
+  const { value } = event.target as HTMLSelectElement
+  own.value = { ...table.value.mapping, [column]: value === '' ? null : Number(value) }
+}
+/** Bad rows that are listed at once. */
+const LISTED = 40
+async function log() {
+  if (found.value.readings.length && (await logPasted(bench, props.view, found.value.readings))) text.value = ''
+}
+</script>
+
+<template>
+  <details class="paste">
+    <summary>Type in a whole sheet at once</summary>
+    <div class="body">
+      <label class="field"
+        ><span>Rows from a spreadsheet: coupon, reading, where it let go, note</span
+        ><textarea
+          v-model="text"
+          class="plain"
+          rows="6"
+          spellcheck="false"
+          placeholder="H2-A1&#9;14.2 N&#9;A&#10;H2-B1&#9;3.1 kgf&#9;torn B&#9;strings"
+        ></textarea>
+      </label>
+      <template v-if="rows.length">
+        <div class="maps">
+          <label v-for="column in pastedColumns" :key="column" class="field"
+            ><span>{{ columnWords[column] }}</span>
+            <select class="plain" :value="table.mapping[column] ?? ''" @change="map(column, $event)">
+              <option value="">none</option>
+              <option v-for="(name, i) in columns" :key="i" :value="i">{{ name }}</option>
+            </select>
+          </label>
+        </div>
+        <p role="status" data-pasted>
+          {{ plural(found.readings.length, 'row') }} can be taken in<template v-if="found.bad.length"
+            >, {{ found.bad.length }} cannot:</template
+          ><template v-else>.</template>
+        </p>
+        <ul v-if="found.bad.length" class="bad">
+          <li v-for="one in found.bad.slice(0, LISTED)" :key="one.line">
+            <b class="num">line {{ one.line }}</b> {{ one.why }}
+          </li>
+          <li v-if="found.bad.length > LISTED" class="mute">and {{ found.bad.length - LISTED }} more</li>
+        </ul>
+        <v-btn class="alt" :disabled="!found.readings.length" @click="log"
+          >Log {{ plural(found.readings.length, 'pull') }}</v-btn
+        >
+      </template>
+    </div>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  cursor: pointer;
+  min-height: 44px;
+}
+.body {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+.body > .field {
+  width: min(100%, 640px);
+}
+textarea {
+  width: 100%;
+  font-family: var(--mono);
+}
+.maps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.bad li {
+  padding: 4px 0;
+  border-top: 1px solid var(--line);
+}
+</style>

@@ -1,0 +1,158 @@
+import { computed, nextTick, onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue'
+import { sayError } from '../../../core/messages'
+import { bendAngle, edgeNear, mmPerPx, thicknessMm } from '../../../core/photo/measure'
+import type { Picture, Point } from '../../../core/photo/picture'
+import { parseQuantity } from '../../../core/quantities/parse'
+import { benchWorker } from '../../workers/client'
+import type { PhotoResult } from '../../workers/protocol'
+import { paint, pixelsOf } from './photoPixels'
+import { sharesOf, type FacePart } from './photoShares'
+import type { PullForm } from './pullForm'
+
+export type PhotoTask = 'shares' | 'bend' | 'line'
+export const tasks: Record<PhotoTask, { word: string; asks: string; points: number }> = {
+  shares: {
+    word: 'Where it let go',
+    asks: 'Tap the four corners of the glued face, or more points round it.',
+    points: 12,
+  },
+  bend: { word: 'How far it is bent', asks: 'Tap one leg, the bend, and the other leg.', points: 3 },
+  line: {
+    word: 'How thick the line is, or the squeeze-out',
+    asks: 'Tap two points of a known length, then two on one edge of the line, then two on the other.',
+    points: 6,
+  },
+}
+/** Swatches of the groups over the picture: told apart by light and dark too, and each has its number. */
+export const SWATCHES = [
+  [216, 80, 30],
+  [20, 90, 160],
+  [240, 208, 60],
+  [40, 140, 90],
+  [150, 60, 150],
+] as const
+/** A photo that is being read: its points, its colours and what they are, and what was measured. */
+export function usePhotoReading(form: Ref<PullForm>, face: () => { widthMm: number; heightMm: number } | null) {
+  const task = ref<PhotoTask>('shares')
+  const picture = shallowRef<Picture | null>(null)
+  const points = ref<Point[]>([])
+  const k = ref(3)
+  const found = shallowRef<PhotoResult | null>(null)
+  const named = ref<(FacePart | null)[]>([])
+  const known = ref('')
+  const trouble = ref('')
+  const done = ref<number | null>(null)
+  let running: AbortController | null = null
+  const canvas = ref<HTMLCanvasElement | null>(null)
+
+  async function take(event: Event) {
+    const file = (event.target as HTMLInputElement).files?.[0]
+    if (!file) return
+    trouble.value = ''
+    begin()
+    try {
+      picture.value = await pixelsOf(file)
+    } catch (error) {
+      picture.value = null
+      trouble.value = sayError(error)
+    }
+  }
+  function begin() {
+    running?.abort()
+    points.value = []
+    found.value = null
+    done.value = null
+  }
+  watch([picture, found], async () => {
+    await nextTick()
+    if (!canvas.value || !picture.value) return
+    const over = found.value && { labels: found.value.labels, colours: SWATCHES }
+    paint(canvas.value, found.value?.picture ?? picture.value, over)
+  })
+  watch(task, begin)
+
+  function tap(event: MouseEvent) {
+    if (!canvas.value || found.value || points.value.length >= tasks[task.value].points) return
+    const box = canvas.value.getBoundingClientRect()
+    const by = canvas.value.width / box.width
+    points.value = [...points.value, [(event.clientX - box.left) * by, (event.clientY - box.top) * by]]
+  }
+  const scale = computed(() => Math.max(picture.value?.width ?? 1, picture.value?.height ?? 1) / 100)
+
+  async function findColours() {
+    trouble.value = ''
+    running = new AbortController()
+    done.value = 0
+    const outline = points.value.map(([x, y]): Point => [x, y])
+    try {
+      const result = await benchWorker().photo(
+        {
+          picture: picture.value!,
+          outline,
+          // Four points are the corners of the face: it is put straight first.
+          straighten: outline.length === 4 ? { corners: outline, face: face() } : null,
+          k: k.value,
+        },
+        { signal: running.signal, onProgress: (share) => (done.value = share) },
+      )
+      found.value = result
+      named.value = result.groups.map(() => null)
+    } catch (error) {
+      if (!running.signal.aborted) trouble.value = sayError(error)
+    }
+    done.value = null
+  }
+  const shares = computed(() => found.value && sharesOf(found.value.groups, named.value))
+  function takeShares() {
+    if (!shares.value) return
+    form.value.places = { ...shares.value.places }
+    form.value.voids = shares.value.voids
+    form.value.end = shares.value.wet >= 50 ? 'wet' : 'broke'
+  }
+  /** @throws CodedError with what was expected */
+  function measured(): { what: string; value: number; unit: string } {
+    const p = points.value
+    if (task.value === 'bend') return { what: 'bend', value: bendAngle([p[0]!, p[1]!, p[2]!]), unit: '°' }
+    const mm = mmPerPx(p[0]!, p[1]!, parseQuantity(known.value, 'length', 'mm', 'known length').inside)
+    const edge = (from: number) => edgeNear(picture.value!, p[from]!, p[from + 1]!)
+    return { what: 'line thickness', value: thicknessMm(edge(2), edge(4), mm), unit: 'mm' }
+  }
+  const figure = ref('')
+  function measure() {
+    trouble.value = figure.value = ''
+    try {
+      const { what, value, unit } = measured()
+      const rounded = { what, value: Number(value.toPrecision(3)), unit }
+      form.value.measured = [...form.value.measured.filter((one) => one.what !== what), rounded]
+      figure.value = `${what}: ${rounded.value} ${unit}, kept with this pull`
+    } catch (error) {
+      trouble.value = sayError(error)
+    }
+  }
+
+  onScopeDispose(() => running?.abort())
+  const stop = () => running?.abort()
+  const setCanvas = (element: unknown) => void (canvas.value = element as HTMLCanvasElement | null)
+  return {
+    task,
+    picture,
+    points,
+    k,
+    found,
+    named,
+    known,
+    trouble,
+    done,
+    setCanvas,
+    scale,
+    shares,
+    figure,
+    take,
+    begin,
+    tap,
+    findColours,
+    takeShares,
+    measure,
+    stop,
+  }
+}

@@ -1,0 +1,253 @@
+import { CodedError } from '../errors'
+import type { TracePoint } from './trace'
+
+/** Faster than this a pull is a jerk: it reads too high, N/s (methods.md 1). */
+export const TOO_FAST_N_S = 50
+/** What rises over the rest by so many times its noise, and by this share of the peak, is the pull’s start. */
+const OVER_NOISE = 6
+const START_SHARE = 0.02
+/** A fall to less than this of the peak is its end; one that climbs over its peak again was a slip. */
+const END_SHARE = 0.5
+const SLIP_SHARE = 0.12
+/** The straight part of the rise: between these shares of the peak. */
+const STRAIGHT = [0.2, 0.6] as const
+/** Rate over so long, s: a single noisy sample is no jerk. */
+const RATE_S = 0.25
+/** Rest before the pull that its drift is seen in, samples at least. */
+const REST = 4
+/** Samples nearer to the gauge’s limit than this share mean that it may have been more. */
+const AT_LIMIT = 0.999
+
+export interface PullFound {
+  /** points with what the gauge showed at rest taken off, from start to end */
+  points: TracePoint[]
+  /** s, where load begins and where it is gone */
+  startS: number
+  endS: number
+  /** what the gauge showed with nothing on it, N, at the start */
+  restN: number
+  peakN: number
+  peakS: number
+  /** N/mm of the straight part of the rise; null without travel */
+  stiffnessNPerMm: number | null
+  /** energy until the peak’s end, J; null without travel */
+  workJ: number | null
+  /** fastest rise over a quarter of a second, N/s */
+  rateNPerS: number
+  /** early falls that were climbed over again */
+  slips: number
+  /** the gauge reached its limit: the load is “at least” */
+  atLimit: boolean
+}
+
+const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length
+
+/** Straight line by least squares: value at 0 and slope. */
+function line(xs: readonly number[], ys: readonly number[]): { at0: number; slope: number } {
+  const [mx, my] = [mean(xs), mean(ys)]
+  let [xx, xy] = [0, 0]
+  xs.forEach((x, i) => {
+    xx += (x - mx) ** 2
+    xy += (x - mx) * (ys[i]! - my)
+  })
+  const slope = xx > 0 ? xy / xx : 0
+  return { at0: my - slope * mx, slope }
+}
+
+/** The middle of three: one wild sample is no load. */
+function calmed(values: readonly number[]): number[] {
+  return values.map((value, i) => {
+    const three = [values[i - 1] ?? value, value, values[i + 1] ?? value].sort((x, y) => x - y)
+    return three[1]!
+  })
+}
+
+/** The scatter of a gauge from sample to sample: the middle one of the steps between neighbours, as σ. */
+function noiseOf(values: readonly number[]): number {
+  const steps = values.slice(1).map((value, i) => Math.abs(value - values[i]!))
+  steps.sort((x, y) => x - y)
+  // The median of |x − y| of two normal draws is 0.954 σ.
+  return (steps[Math.floor(steps.length / 2)] ?? 0) / 0.954
+}
+
+/** How far the samples at one end stay where they were: as long as the next few lie on the line of those before. */
+function still(xs: readonly number[], ys: readonly number[], noise: number, most: number): number {
+  const give = 4 * (noise / Math.sqrt(AHEAD)) + 0.001 * most
+  let n = Math.min(2 * REST, ys.length)
+  for (; n + AHEAD <= ys.length; n++) {
+    const { at0, slope } = line(xs.slice(0, n), ys.slice(0, n))
+    const ahead = mean(ys.slice(n, n + AHEAD)) - (at0 + slope * mean(xs.slice(n, n + AHEAD)))
+    if (Math.abs(ahead) > give) break
+  }
+  return n + AHEAD > ys.length ? 0 : n
+}
+const AHEAD = 5
+
+/**
+ * What the gauge shows with nothing on it, over time: the rest before the pull, and the rest after it where there is
+ * one, tell its drift; a slope within the noise of the first alone is none.
+ */
+function restOf(xs: readonly number[], ys: readonly number[], noise: number): (s: number) => number {
+  const most = Math.max(...ys)
+  const n = still(xs, ys, noise, most)
+  const level = n >= REST ? mean(ys.slice(0, n)) : 0
+  // What begins under load has no rest.
+  if (n < REST || level > 0.3 * most) return () => 0
+  const from = mean(xs.slice(0, n))
+  const [xr, yr] = [xs.slice(-TAIL), ys.slice(-TAIL)]
+  const after = line(xr, yr)
+  const tail = yr.every((y, i) => Math.abs(y - after.at0 - after.slope * xr[i]!) < 5 * noise + 0.001 * most)
+  const steep = (0.05 * most) / (xs.at(-1)! - xs[0]!) + (4 * noise * Math.sqrt(12 / TAIL)) / (xr.at(-1)! - xr[0]!)
+  if (tail && mean(yr) < level + 0.1 * (most - level) && Math.abs(after.slope) < steep) {
+    const slope = (mean(yr) - level) / (mean(xr) - from)
+    return (s) => level + slope * (s - from)
+  }
+  const { at0, slope } = line(xs.slice(0, n), ys.slice(0, n))
+  const span = xs[n - 1]! - xs[0]!
+  // The slope’s own deviation, of n even samples.
+  const doubt = (noise * Math.sqrt(12 / n)) / Math.max(span, 1e-9)
+  return n >= TAIL && Math.abs(slope) > 5 * doubt ? (s) => at0 + slope * s : () => level
+}
+/** Samples at the end that show what is left on the gauge. */
+const TAIL = 16
+
+/**
+ * Finds the pull in what a gauge wrote: the rest before it with its drift, the start, the peak, the drop, slips on the
+ * way, and what follows from the travel. Samples may be missing; what was written out of order is put in order.
+ * @param limitN of the gauge; null: not known
+ * @throws CodedError trace-too-short with fewer than four samples; no-load where nothing was pulled
+ */
+export function findPull(trace: readonly TracePoint[], limitN: number | null = null): PullFound {
+  const all = trace.filter(({ s, n }) => Number.isFinite(s) && Number.isFinite(n)).sort((x, y) => x.s - y.s)
+  if (all.length < 4) throw new CodedError('trace-too-short', 'trace', { got: all.length, low: 4 })
+  const raw = calmed(all.map(({ n }) => n))
+  const highest = Math.max(...raw)
+  // Neighbours that were calmed scatter less than the gauge does.
+  const noise = noiseOf(all.map(({ n }) => n))
+  const offAt = restOf(
+    all.map(({ s }) => s),
+    raw,
+    noise,
+  )
+  const net = all.map(({ s, n, mm }) => ({ s, n: n - offAt(s), mm }))
+  const calm = calmed(net.map(({ n }) => n))
+  const top = Math.max(...calm)
+  if (!(top > 0)) throw new CodedError('no-load', 'trace')
+  const threshold = Math.max(START_SHARE * top, Math.min(0.3 * top, OVER_NOISE * noise))
+  const first = calm.findIndex((n) => n > threshold)
+  const topAt = calm.indexOf(top)
+  const endAt = calm.findIndex((n, i) => i > topAt && n < END_SHARE * top)
+  const last = endAt < 0 ? net.length - 1 : endAt
+  const points = net.slice(Math.max(0, first - 1), last + 1)
+  const pulled = net.slice(first, (endAt < 0 ? net.length - 1 : endAt - 1) + 1)
+  const peak = peakOf(net, calm, topAt)
+  return {
+    points,
+    startS: net[first]!.s,
+    endS: net[last]!.s,
+    restN: offAt(net[first]!.s),
+    peakN: peak,
+    peakS: net[topAt]!.s,
+    stiffnessNPerMm: stiffnessOf(net, calm, first, top),
+    workJ: workOf(net.slice(Math.max(0, first - 1), first + pulled.length)),
+    rateNPerS: rateOf(net.slice(first, topAt + 1)),
+    slips: slipsOf(calm.slice(first, topAt + 1)),
+    atLimit: limitN !== null && highest >= AT_LIMIT * limitN,
+  }
+}
+
+/** The peak: the highest sample, unless it stands alone above its neighbours as a wild one does. */
+function peakOf(net: readonly TracePoint[], calm: readonly number[], topAt: number): number {
+  const near = [topAt - 1, topAt, topAt + 1].flatMap((i) => (net[i] ? [net[i].n] : []))
+  const highest = Math.max(...near)
+  return highest <= 1.1 * calm[topAt]! ? highest : calm[topAt]!
+}
+
+function stiffnessOf(net: readonly TracePoint[], calm: readonly number[], first: number, top: number): number | null {
+  const until = calm.findIndex((n, i) => i >= first && n > STRAIGHT[1] * top)
+  const part = net
+    .slice(first, until < 0 ? net.length : until)
+    .filter(({ n, mm }) => mm !== null && n >= STRAIGHT[0] * top && n <= STRAIGHT[1] * top)
+  if (part.length < 3 || part[0]!.mm === part.at(-1)!.mm) return null
+  return line(
+    part.map(({ mm }) => mm!),
+    part.map(({ n }) => n),
+  ).slope
+}
+
+/** Area under load over travel, J (trapezoids). */
+function workOf(points: readonly TracePoint[]): number | null {
+  if (points.some(({ mm }) => mm === null)) return null
+  let sum = 0
+  for (let i = 1; i < points.length; i++)
+    sum += ((points[i]!.n + points[i - 1]!.n) / 2) * (points[i]!.mm! - points[i - 1]!.mm!)
+  return sum / 1000
+}
+
+function rateOf(rise: readonly TracePoint[]): number {
+  let fastest = 0
+  let from = 0
+  for (let to = 1; to < rise.length; to++) {
+    while (rise[to]!.s - rise[from + 1]!.s >= RATE_S) from += 1
+    const s = rise[to]!.s - rise[from]!.s
+    if (s >= RATE_S * 0.99) fastest = Math.max(fastest, (rise[to]!.n - rise[from]!.n) / s)
+  }
+  return fastest
+}
+
+function slipsOf(rise: readonly number[]): number {
+  let [high, slips, down] = [0, 0, false]
+  const top = Math.max(...rise)
+  for (const n of rise) {
+    if (!down && n < high - SLIP_SHARE * top) {
+      slips += 1
+      down = true
+    }
+    if (n > high) {
+      high = n
+      down = false
+    }
+  }
+  return slips
+}
+
+/** Samples that come one by one while a coupon is pulled: what is shown, and when it is over. */
+export class LivePull {
+  readonly points: TracePoint[] = []
+  peakN = 0
+  nowN = 0
+  /** N/s over the last quarter of a second */
+  rateNPerS = 0
+  /** how fast it was at the fastest, N/s */
+  fastestNPerS = 0
+  overload = false
+  private zero = 0
+
+  /** What it shows now counts as nothing. */
+  tare(): void {
+    this.zero += this.nowN
+    this.nowN = 0
+    this.clear()
+  }
+  clear(): void {
+    this.points.length = 0
+    this.peakN = this.rateNPerS = this.fastestNPerS = 0
+    this.overload = false
+  }
+
+  take({ s, n, mm }: TracePoint): void {
+    this.nowN = n - this.zero
+    this.points.push({ s, n: this.nowN, mm })
+    this.peakN = Math.max(this.peakN, this.nowN)
+    let from = this.points.length - 1
+    while (from > 0 && s - this.points[from]!.s < RATE_S) from -= 1
+    const before = this.points[from]!
+    this.rateNPerS = s > before.s ? (this.nowN - before.n) / (s - before.s) : 0
+    if (this.nowN > 0.1 * this.peakN) this.fastestNPerS = Math.max(this.fastestNPerS, this.rateNPerS)
+  }
+
+  /** It carried something, and that is gone. @param leastN what counts as carrying at all: some steps of the gauge */
+  isOver(leastN: number): boolean {
+    return this.peakN > leastN && this.nowN < 0.2 * this.peakN
+  }
+}
