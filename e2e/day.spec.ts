@@ -80,7 +80,7 @@ test('an evening of twelve coupons and four glues: called out in time, through a
   expect(called.length).toBeGreaterThan(0)
   for (const { due, at } of called) expect(Math.abs(at - due)).toBeLessThanOrEqual(2000)
   // What was late after the sleep is written on the piece.
-  await expect(page.getByRole('heading', { name: 'What went differently' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'What was really done' })).toContainText('late')
 })
 
 test('a worker that says nothing is told within five seconds, and asked again by a press', async ({ page }) => {

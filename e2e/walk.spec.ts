@@ -77,7 +77,7 @@ test('from a new bench to a printed card, with reloads in the middle', async ({ 
   await page.getByLabel(/What went differently/).fill('too much glue')
   await page.getByRole('button', { name: 'Note it' }).click()
   await glueAll(page)
-  await expect(page.locator('.deviations')).toContainText('too much glue')
+  await expect(page.locator('.really-done')).toContainText('too much glue')
   await page.getByRole('button', { name: 'firm' }).click()
   await expect(page.locator('[data-checks]')).toContainText('1 check kept, last: firm')
 

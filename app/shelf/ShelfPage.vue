@@ -14,6 +14,7 @@ import { now } from '../bench/clock'
 import GlueEditor from './GlueEditor.vue'
 import HandCalibration from './HandCalibration.vue'
 import HouseRules from './HouseRules.vue'
+import GaugeList from './GaugeList.vue'
 import InstrumentForm from './InstrumentForm.vue'
 import { keepMaterial } from './shelfWork'
 
@@ -145,6 +146,7 @@ const packWords = ({ packSize, packUnit, packPrice }: Adhesive) =>
     <HouseRules />
     <HandCalibration />
     <InstrumentForm />
+    <GaugeList />
   </main>
 </template>
 

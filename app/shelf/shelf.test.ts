@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Adhesive } from '../../core/records/shelf'
 import { keepRule, ruleForm } from './houseRuleWork'
+import { checkFrom, emptyInstrument, instrumentFrom } from './instrumentWork'
 import { sameGlues } from './sameGlue'
 import { glueForm, keepGlue } from './shelfWork'
 
@@ -135,5 +136,40 @@ describe('a rule of the house as it is typed', () => {
     ['about', { glue: '', material: '' }],
   ])('is refused without its %s', (path, patch) => {
     expect(() => keepRule(store().bench, { ...typed, ...patch }, null)).toThrow(expect.objectContaining({ path }))
+  })
+})
+
+describe('a gauge that is read over a line', () => {
+  const typed = { ...emptyInstrument(), name: 'Stand gauge', limit: '50 kg', step: '10 g' }
+  it('is kept in newtons with the description of its lines', () => {
+    const one = instrumentFrom({ ...typed, travelColumn: '3', unit: 'kgf', turned: true }, 'N')
+    expect(one).toMatchObject({ name: 'Stand gauge', connection: 'serial', checks: [] })
+    expect(one.limitN).toBeCloseTo(50 * 9.80665, 6)
+    expect(one.resolutionN).toBeCloseTo(0.01 * 9.80665, 9)
+    expect(one.lines).toMatchObject({ baud: 9600, column: 1, secondColumn: 3, unit: 'kgf', sign: -1 })
+  })
+
+  it.each([
+    [{ name: ' ' }, 'missing'],
+    [{ limit: '5 g' }, 'out-of-order'],
+    [{ unit: 'furlong' }, 'not-one-of'],
+    [{ baud: '9600.5' }, 'wrong-shape'],
+    [{ column: '0' }, 'out-of-range'],
+  ])('asks again for %j', (bad, code) =>
+    expect(() => instrumentFrom({ ...typed, ...bad }, 'N')).toThrow(expect.objectContaining({ code })),
+  )
+
+  it('is checked by a weight, or by water in a bottle', () => {
+    const nothing = { weight: '', litres: '', bottle: '', read: '15 N' }
+    expect(checkFrom({ ...nothing, weight: '2 kg' }, 'N', 7)).toEqual({
+      at: 7,
+      trueN: expect.closeTo(19.6133, 6),
+      readN: 15,
+      how: '2 kg',
+    })
+    const water = checkFrom({ ...nothing, litres: '1.5 l', bottle: '40 g' }, 'N', 7)
+    expect(water.trueN).toBeCloseTo(1.537 * 9.80665, 6)
+    expect(water.how).toBe('1.5 l of water')
+    expect(() => checkFrom({ ...nothing, weight: '0' }, 'N', 7)).toThrow(expect.objectContaining({ code: 'no-load' }))
   })
 })

@@ -3,6 +3,7 @@ import { computed, ref, toRef, watch } from 'vue'
 import { refusalFor } from '../../../core/care/refusal'
 import { doubtful } from '../../../core/choice/doubtful'
 import { headline } from '../../../core/choice/headline'
+import { keptPairs } from '../../../core/choice/shareKept'
 import { openedHunch } from '../../../core/choice/hunch'
 import { gradingOf, testKinds } from '../../../core/knowledge/testKinds'
 import { limitInShort } from '../../../core/planning/limitMeans'
@@ -18,6 +19,8 @@ import CandidateTable from './CandidateTable.vue'
 import DecideForm from './DecideForm.vue'
 import GradesTable from './GradesTable.vue'
 import HowSure from './HowSure.vue'
+import RanksTable from './RanksTable.vue'
+import ShareKept from './ShareKept.vue'
 import { limitHere, useAnalysis, useCandidates } from './round'
 import { titleWords } from './titleWords'
 import { whyMargin } from './whyChoice'
@@ -38,17 +41,21 @@ const limit = computed(() => limitHere(view.value))
 const currency = computed(() => bench.bench?.currency ?? '')
 const told = computed(() => (analysis.value ? headline(analysis.value) : null))
 const nameOf = (id: string) => candidates.value.find(({ procedure }) => procedure.id === id)?.procedure.name ?? '?'
+/** some pull has an order and no figure */
+const byOrder = computed(() => view.value.readings.some(({ raw }) => raw.way === 'hands' && raw.lowN === null))
 const title = computed(() => {
   if (!view.value.readings.length) return 'Nothing is pulled yet'
   if (graded.value) return capital(kind.value.name)
   if (!analysis.value) return 'Working it out…'
-  return told.value ? titleWords(told.value, nameOf) : 'Nothing to say yet'
+  if (told.value) return titleWords(told.value, nameOf)
+  return byOrder.value ? 'An order, no strengths' : 'Nothing to say yet'
 })
 const scatter = computed(() => analysis.value?.scatter?.median ?? 0.25)
 const pairs = computed(() => (told.value ? ratiosFrom(told.value.leader, analysis.value!.ratios) : []))
 const doubts = computed(() => doubtful(view.value.coupons, view.value.readings))
 // Joints that carry people, pressure and the like: what was pulled is shown, but no margin and nothing to decide.
 const refused = computed(() => refusalFor(props.view.joint.brief.stakes) !== null)
+const kept = computed(() => (props.view.round ? keptPairs(props.view.round) : []))
 const hunch = computed(() => {
   const { round, coupons, readings } = view.value
   return round && openedHunch(round, readings.length >= coupons.length, analysis.value?.procedures ?? [])
@@ -137,6 +144,8 @@ watch(
         :name-of="nameOf"
       />
     </template>
+    <RanksTable v-if="byOrder" :view="view" />
+    <ShareKept v-for="pair in kept" :key="pair.exposed.id" :view="props.view" :pair="pair" />
   </div>
 </template>
 

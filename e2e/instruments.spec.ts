@@ -1,0 +1,138 @@
+import { deflateSync } from 'node:zlib'
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { demoServer, expect, openBench, station, test } from './maker'
+
+const openDemo = async (page: Page, joint: string, where: 'Glue' | 'Break') => {
+  await openBench(page, demoServer)
+  await page
+    .getByRole('link', { name: new RegExp(joint) })
+    .first()
+    .click()
+  await station(page, where)
+}
+const pulled = async (page: Page) =>
+  Number(/(\d+) of 12 pulled/.exec(await page.locator('body').innerText())?.[1] ?? 12)
+
+/** The next coupon is pulled with the stand-in, let go at A by a tap, and logged. */
+async function pullOne(page: Page) {
+  const label = await page.locator('.break .tape').first().innerText()
+  await page.getByLabel('Read by').selectOption('trace')
+  await page.getByRole('button', { name: 'Pull with the simulated gauge' }).click()
+  await expect(page.locator('[data-live]')).toContainText('simulated')
+  // The trace is kept by itself when the load is gone.
+  await expect(page.getByRole('button', { name: 'Pull with the simulated gauge' })).toBeVisible({ timeout: 60_000 })
+  await page.locator('.places .tap').first().click()
+  await page.getByRole('button', { name: /^Log this pull/ }).click()
+  await expect(page.locator('.far li').first()).toContainText(label)
+  await expect(page.locator('.far li').first()).toContainText('simulated')
+}
+
+/** A PNG of a face whose left three tenths are white foam and the rest dark glue, lit from the left. */
+function facePng(): Buffer {
+  const [width, height] = [400, 300]
+  const rows = Buffer.alloc(height * (1 + width * 3))
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const light = 1 - (0.2 * x) / width
+      for (let c = 0; c < 3; c++)
+        rows[y * (1 + width * 3) + 1 + 3 * x + c] = Math.round(
+          light * (x < 0.3 * width ? [226, 222, 210] : [70, 90, 120])[c]!,
+        )
+    }
+  const table = Array.from({ length: 256 }, (_, n) => {
+    let c = n
+    for (let k = 0; k < 8; k++) c = c & 1 ? 0xedb88320 ^ (c >>> 1) : c >>> 1
+    return c >>> 0
+  })
+  const chunk = (type: string, data: Buffer) => {
+    const body = Buffer.concat([Buffer.from(type), data])
+    let crc = 0xffffffff
+    for (const byte of body) crc = table[(crc ^ byte) & 0xff]! ^ (crc >>> 8)
+    const out = Buffer.alloc(body.length + 8)
+    out.writeUInt32BE(data.length, 0)
+    body.copy(out, 4)
+    out.writeUInt32BE((crc ^ 0xffffffff) >>> 0, body.length + 4)
+    return out
+  }
+  const head = Buffer.alloc(13)
+  head.writeUInt32BE(width, 0)
+  head.writeUInt32BE(height, 4)
+  head.set([8, 2, 0, 0, 0], 8)
+  const sign = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a])
+  return Buffer.concat([sign, chunk('IHDR', head), chunk('IDAT', deflateSync(rows)), chunk('IEND', Buffer.alloc(0))])
+}
+
+test('the pulls that are left, with the simulated gauge; a place by tap, another by photo', async ({ page }) => {
+  test.setTimeout(400_000)
+  await openDemo(page, 'H2', 'Break')
+  const before = await pulled(page)
+  expect(before).toBeLessThan(12)
+  await pullOne(page)
+
+  // The next one by its photo.
+  await page.locator('#reading-text, .which select').first().waitFor()
+  await page.getByLabel('Read by').selectOption('gauge')
+  await page.locator('#reading-text').fill('55 N')
+  await page.locator('.photo summary').click()
+  await page.locator('.photo input[type=file]').setInputFiles({
+    name: 'face.png',
+    mimeType: 'image/png',
+    buffer: facePng(),
+  })
+  const canvas = page.locator('.photo canvas')
+  await canvas.scrollIntoViewIfNeeded()
+  const box = (await canvas.boundingBox())!
+  const corners = [
+    [0.01, 0.01],
+    [0.99, 0.01],
+    [0.99, 0.99],
+    [0.01, 0.99],
+  ] as const
+  for (const [x, y] of corners) await page.mouse.click(box.x + x * box.width, box.y + y * box.height)
+  await page.getByLabel('Colours to tell apart').selectOption('2')
+  await page.getByRole('button', { name: 'Find the colours' }).click()
+  const shares = page.locator('.photo li b')
+  await expect(shares).toHaveCount(2, { timeout: 30_000 })
+  expect(Math.abs(parseInt(await shares.first().innerText()) - 70)).toBeLessThanOrEqual(2)
+  await page.getByLabel('Colour 1 is').selectOption({ index: 3 })
+  await page.getByLabel('Colour 2 is').selectOption({ index: 1 })
+  await page.getByRole('button', { name: 'Take these shares' }).click()
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([])
+  await page.getByRole('button', { name: /^Log this pull/ }).click()
+
+  for (let left = 10 - before; left > 0; left--) await pullOne(page)
+  await expect(page.getByText(/All 12 coupons are pulled/)).toBeVisible()
+})
+
+test('on a phone a pull is read with one thumb, and nothing is in the way', async ({ page }) => {
+  test.setTimeout(200_000)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await openDemo(page, 'H2', 'Break')
+  await pullOne(page)
+  await page.getByLabel('Read by').selectOption('trace')
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([])
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+})
+
+test('the simulated sensor notes the room and says what it is; one step fills the screen', async ({ page }) => {
+  await openDemo(page, 'H3', 'Glue')
+  await page.getByRole('button', { name: 'Room climate' }).click()
+  await page.getByRole('button', { name: 'Simulated sensor' }).click()
+  await expect(page.locator('[data-sensor]')).toContainText('simulated: no real room is read')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: 'Room climate' })).toContainText('simulated')
+
+  const label = await page.locator('.task .tape').innerText()
+  await page.getByRole('button', { name: 'Fill the screen' }).click()
+  const whole = page.getByRole('dialog', { name: /The step to do/ })
+  await expect(whole).toContainText(label)
+  const read = whole.getByRole('button', { name: 'I have read this' })
+  if (await read.isVisible()) await read.click()
+  expect((await new AxeBuilder({ page }).include('.whole').analyze()).violations.map(({ id }) => id)).toEqual([])
+  const text = await whole.locator('.text').innerText()
+  await whole.locator('.text').click()
+  await expect(whole.locator('.text')).not.toHaveText(text)
+  await whole.getByRole('button', { name: 'Leave' }).click()
+  await expect(whole).toBeHidden()
+})
