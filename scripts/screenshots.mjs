@@ -15,6 +15,67 @@ const server = spawn('npx', ['tsx', 'server/main.ts', '--demo'], {
   stdio: 'ignore',
   detached: true,
 })
+/** A face drawn on the spot, torn foam beside glue, lit from one side: named and taken as a maker would. */
+async function photograph(page) {
+  const drawn = await page.evaluate(() => {
+    const canvas = document.createElement('canvas')
+    ;[canvas.width, canvas.height] = [900, 560]
+    const pen = canvas.getContext('2d')
+    pen.fillStyle = '#cfd3ce'
+    pen.fillRect(0, 0, 900, 560)
+    pen.setTransform(0.86, 0.05, -0.06, 0.84, 80, 30)
+    pen.fillStyle = '#dcd6c6'
+    pen.fillRect(0, 0, 900, 560)
+    pen.fillStyle = '#46566e'
+    for (const [x, y, w, h] of [
+      [300, 220, 260, 170],
+      [700, 400, 170, 130],
+      [560, 90, 120, 80],
+    ]) {
+      pen.beginPath()
+      pen.ellipse(x, y, w, h, 0.3, 0, 7)
+      pen.save()
+      pen.clip()
+      pen.fillRect(0, 0, 900, 560)
+      pen.restore()
+    }
+    pen.fillStyle = '#b98a52'
+    pen.fillRect(0, 470, 420, 90)
+    pen.setTransform(1, 0, 0, 1, 0, 0)
+    const light = pen.createLinearGradient(0, 0, 900, 0)
+    light.addColorStop(0, 'rgba(0,0,0,0)')
+    light.addColorStop(1, 'rgba(0,0,0,0.22)')
+    pen.fillStyle = light
+    pen.fillRect(0, 0, 900, 560)
+    return canvas.toDataURL('image/png').split(',')[1]
+  })
+  await page.locator('#reading-text').fill('16.6 kgf')
+  await page.locator('.photo summary').click()
+  await page.locator('.photo input[type=file]').setInputFiles({
+    name: 'face.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(drawn, 'base64'),
+  })
+  const canvas = page.locator('.photo canvas')
+  await canvas.scrollIntoViewIfNeeded()
+  await page.waitForTimeout(500)
+  const box = await canvas.boundingBox()
+  for (const [x, y] of [
+    [84, 34],
+    [852, 76],
+    [818, 540],
+    [50, 500],
+  ])
+    await page.mouse.click(box.x + (x / 900) * box.width, box.y + (y / 560) * box.height)
+  await page.getByRole('button', { name: 'Find the colours' }).click()
+  await page.locator('.photo li').first().waitFor({ timeout: 30_000 })
+  await page.getByLabel('Colour 1 is').selectOption('offA')
+  await page.getByLabel('Colour 2 is').selectOption('glue')
+  await page.getByLabel('Colour 3 is').selectOption('tornA')
+  await page.getByRole('button', { name: 'Take these shares' }).click()
+  await page.locator('.photo').evaluate((part) => window.scrollTo(0, part.getBoundingClientRect().top + scrollY - 380))
+  await page.waitForTimeout(300)
+}
 const views = [
   ['start', '/'],
   ['ask', '/joint/h2/ask'],
@@ -24,6 +85,8 @@ const views = [
   ['glue', '/joint/h3/glue'],
   ['timetable', '/joint/h3/glue'],
   ['break', '/joint/h2/break'],
+  ['break-live', '/joint/h2/break'],
+  ['break-photo', '/joint/h2/break'],
   ['choose', '/joint/h2/choose'],
   ['card', '/joint/h1/card'],
   ['print', '/joint/h2/print'],
@@ -69,6 +132,14 @@ try {
         await page.mouse.move(0, 0)
         await page.evaluate(() => document.activeElement?.blur())
       }
+      if (name === 'break-live') {
+        await page.getByLabel('Read by').selectOption('trace')
+        await page.getByRole('button', { name: 'Pull with the simulated gauge' }).click()
+        await page.getByRole('button', { name: 'Pull with the simulated gauge' }).waitFor({ timeout: 60_000 })
+        await page.waitForTimeout(8000)
+        await page.evaluate(() => document.activeElement?.blur())
+      }
+      if (name === 'break-photo') await photograph(page)
       if (name === 'shortlist-opened') {
         await page.getByLabel('Find a glue').fill('Rubbery')
         const line = page.locator('li.glue').filter({ hasText: 'Rubbery instant' })

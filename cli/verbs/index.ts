@@ -6,6 +6,7 @@ import { coupon } from './coupon'
 import { cure } from './cure'
 import { find } from './find'
 import { photo } from './photo'
+import { rank } from './rank'
 import { schedule } from './schedule'
 import { screen } from './screen'
 
@@ -20,4 +21,5 @@ export const verbs: Record<string, Verb<never, unknown>> = {
   borrow,
   find,
   photo,
+  rank,
 } as unknown as Record<string, Verb<never, unknown>>
