@@ -5,6 +5,7 @@ import { convert } from './convert'
 import { coupon } from './coupon'
 import { cure } from './cure'
 import { find } from './find'
+import { next } from './next'
 import { photo } from './photo'
 import { rank } from './rank'
 import { schedule } from './schedule'
@@ -22,4 +23,5 @@ export const verbs: Record<string, Verb<never, unknown>> = {
   find,
   photo,
   rank,
+  next,
 } as unknown as Record<string, Verb<never, unknown>>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { sayError } from '../../../core/messages'
 import { armOf } from '../../../core/planning/arms'
+import { digitsOf } from '../../../core/quantities/figure'
 import { testKinds } from '../../../core/knowledge/testKinds'
 import type { Reading } from '../../../core/records/reading'
 import type { JointView } from '../../bench/jointView'
@@ -45,6 +46,12 @@ const troubleOf = ({ read, second }: Line): string =>
 const LATEST = 60
 const whole = ref(false)
 const shown = computed(() => lines.value.filter((line, i) => whole.value || i < LATEST || troubled(line)))
+/** voids, and what was measured on a photo */
+const alsoOf = ({ outcome, measured }: Reading): string =>
+  [
+    ...('voids' in outcome && outcome.voids ? [`${outcome.voids} % voids`] : []),
+    ...(measured ?? []).map(({ what, value, unit }) => `${what} ${digitsOf(value)} ${unit}`.trim()),
+  ].join(', ')
 const putAside = (line: Line) => setAside(bench, line.label, line.reading, troubleOf(line))
 </script>
 
@@ -62,7 +69,8 @@ const putAside = (line: Line) => setAside(bench, line.label, line.reading, troub
         <span v-else :class="toneOf(line.reading)"
           >{{ placeOf(line.reading, line.test) }}<template v-if="line.reading.early">, pulled early</template
           ><template v-if="line.reading.corrected.length">, corrected</template
-          ><template v-if="line.reading.raw.way === 'trace' && line.reading.raw.simulated">, simulated</template></span
+          ><template v-if="line.reading.raw.way === 'trace' && line.reading.raw.simulated">, simulated</template
+          ><template v-if="alsoOf(line.reading)">, {{ alsoOf(line.reading) }}</template></span
         >
         <span class="acts">
           <ActButton v-if="troubled(line)" class="quiet" :act="() => putAside(line)"

@@ -1,5 +1,6 @@
 import { computed, nextTick, onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue'
 import { sayError } from '../../../core/messages'
+import { byGrey } from '../../../core/photo/grey'
 import { bendAngle, edgeNear, mmPerPx, thicknessMm } from '../../../core/photo/measure'
 import type { Picture, Point } from '../../../core/photo/picture'
 import { parseQuantity } from '../../../core/quantities/parse'
@@ -9,7 +10,7 @@ import { paint, pixelsOf } from './photoPixels'
 import { sharesOf, type FacePart } from './photoShares'
 import type { PullForm } from './pullForm'
 
-export type PhotoTask = 'shares' | 'bend' | 'line'
+export type PhotoTask = 'shares' | 'bend' | 'line' | 'grey'
 export const tasks: Record<PhotoTask, { word: string; asks: string; points: number }> = {
   shares: {
     word: 'Where it let go',
@@ -21,6 +22,11 @@ export const tasks: Record<PhotoTask, { word: string; asks: string; points: numb
     word: 'How thick the line is, or the squeeze-out',
     asks: 'Tap two points of a known length, then two on one edge of the line, then two on the other.',
     points: 6,
+  },
+  grey: {
+    word: 'Haze and yellowing, by a grey patch',
+    asks: 'Tap a grey card of 18 % that lies in the photo, then the spot.',
+    points: 2,
   },
 }
 /** Swatches of the groups over the picture: told apart by light and dark too, and each has its number. */
@@ -110,21 +116,29 @@ export function usePhotoReading(form: Ref<PullForm>, face: () => { widthMm: numb
     form.value.end = shares.value.wet >= 50 ? 'wet' : 'broke'
   }
   /** @throws CodedError with what was expected */
-  function measured(): { what: string; value: number; unit: string } {
+  function measured(): PullForm['measured'] {
     const p = points.value
-    if (task.value === 'bend') return { what: 'bend', value: bendAngle([p[0]!, p[1]!, p[2]!]), unit: '°' }
+    if (task.value === 'bend') return [{ what: 'bend', value: bendAngle([p[0]!, p[1]!, p[2]!]), unit: '°' }]
+    if (task.value === 'grey') {
+      const [lightness, , yellow] = byGrey(picture.value!, p[0]!, p[1]!)
+      return [
+        { what: 'lightness L*', value: lightness, unit: '' },
+        { what: 'yellowness b*', value: yellow, unit: '' },
+      ]
+    }
     const mm = mmPerPx(p[0]!, p[1]!, parseQuantity(known.value, 'length', 'mm', 'known length').inside)
     const edge = (from: number) => edgeNear(picture.value!, p[from]!, p[from + 1]!)
-    return { what: 'line thickness', value: thicknessMm(edge(2), edge(4), mm), unit: 'mm' }
+    return [{ what: 'line thickness', value: thicknessMm(edge(2), edge(4), mm), unit: 'mm' }]
   }
   const figure = ref('')
   function measure() {
     trouble.value = figure.value = ''
     try {
-      const { what, value, unit } = measured()
-      const rounded = { what, value: Number(value.toPrecision(3)), unit }
-      form.value.measured = [...form.value.measured.filter((one) => one.what !== what), rounded]
-      figure.value = `${what}: ${rounded.value} ${unit}, kept with this pull`
+      const all = measured().map((one) => ({ ...one, value: Number(one.value.toPrecision(3)) }))
+      const others = form.value.measured.filter(({ what }) => !all.some((one) => one.what === what))
+      form.value.measured = [...others, ...all]
+      const said = all.map(({ what, value, unit }) => `${what} ${value} ${unit}`.trim())
+      figure.value = `${said.join(', ')}: kept with this pull`
     } catch (error) {
       trouble.value = sayError(error)
     }
