@@ -73,11 +73,20 @@ function noiseOf(values: readonly number[]): number {
 /** How far the samples at one end stay where they were: as long as the next few lie on the line of those before. */
 function still(xs: readonly number[], ys: readonly number[], noise: number, most: number): number {
   const give = 4 * (noise / Math.sqrt(AHEAD)) + 0.001 * most
-  let n = Math.min(2 * REST, ys.length)
+  // The line through the first n, kept up with each sample: a gauge may lie at rest for minutes (Welford 1962).
+  let [mx, my, xx, xy] = [0, 0, 0, 0]
+  let n = 0
   for (; n + AHEAD <= ys.length; n++) {
-    const { at0, slope } = line(xs.slice(0, n), ys.slice(0, n))
-    const ahead = mean(ys.slice(n, n + AHEAD)) - (at0 + slope * mean(xs.slice(n, n + AHEAD)))
-    if (Math.abs(ahead) > give) break
+    if (n >= 2 * REST) {
+      const slope = xx > 0 ? xy / xx : 0
+      const ahead = mean(ys.slice(n, n + AHEAD)) - (my + slope * (mean(xs.slice(n, n + AHEAD)) - mx))
+      if (Math.abs(ahead) > give) break
+    }
+    const off = xs[n]! - mx
+    mx += off / (n + 1)
+    my += (ys[n]! - my) / (n + 1)
+    xx += off * (xs[n]! - mx)
+    xy += off * (ys[n]! - my)
   }
   return n + AHEAD > ys.length ? 0 : n
 }
@@ -139,7 +148,7 @@ export function findPull(trace: readonly TracePoint[], limitN: number | null = n
   const endAt = calm.findIndex((n, i) => i > topAt && n < END_SHARE * top)
   const last = endAt < 0 ? net.length - 1 : endAt
   const points = net.slice(Math.max(0, first - 1), last + 1)
-  const pulled = net.slice(first, (endAt < 0 ? net.length - 1 : endAt - 1) + 1)
+  const end = endAt < 0 ? net.length : endAt
   const peak = peakOf(net, calm, topAt)
   return {
     points,
@@ -149,7 +158,7 @@ export function findPull(trace: readonly TracePoint[], limitN: number | null = n
     peakN: peak,
     peakS: net[topAt]!.s,
     stiffnessNPerMm: stiffnessOf(net, calm, first, top),
-    workJ: workOf(net.slice(Math.max(0, first - 1), first + pulled.length)),
+    workJ: workOf(net.slice(Math.max(0, first - 1), end)),
     rateNPerS: rateOf(net.slice(first, topAt + 1)),
     slips: slipsOf(calm.slice(first, topAt + 1)),
     atLimit: limitN !== null && highest >= AT_LIMIT * limitN,

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
-import { thinned } from '../../../core/formats/traceCsv'
 import { formulaOf, type TestId } from '../../../core/knowledge/testKinds'
 import { findPull, LivePull, TOO_FAST_N_S } from '../../../core/readings/pull'
 import { measured } from '../../../core/quantities/betterUnit'
@@ -11,7 +10,7 @@ import { useBench } from '../../bench/store'
 import { gaugeBySerial, gaugeSimulated } from '../../instruments/forceSources'
 import type { ForceSample, Link, Said, Source } from '../../instruments/instrument'
 import { hasSerial, whyNotOpen } from '../../instruments/serialPort'
-import type { PullForm } from './pullForm'
+import { keptTrace, type PullForm } from './pullForm'
 import TraceDrawing from './TraceDrawing.vue'
 
 /** A pull read from a gauge as it happens: the force, its peak, how fast, and the trace, kept when the load is gone. */
@@ -68,11 +67,7 @@ function keep(name: string, simulated: boolean) {
   if (!pull.points.some(({ n }) => n > stepN.value)) return
   try {
     const { points, atLimit } = findPull(pull.points, limitOfGaugeN.value)
-    form.value.trace = {
-      file: name,
-      points: thinned(points, 1500, peels.value ? 'means' : 'extremes').map(({ s, n, mm }) => [s, n, mm]),
-      ...(simulated && { simulated }),
-    }
+    form.value.trace = { ...keptTrace(props.test, name, points), ...(simulated && { simulated }) }
     if (atLimit || pull.overload) {
       form.value.end = 'held'
       trouble.value = 'The gauge reached its limit: the joint carries at least that. It is kept as “at least”.'

@@ -1,24 +1,23 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { thinned, traceFromRows } from '../../../core/formats/traceCsv'
+import { traceFromRows } from '../../../core/formats/traceCsv'
 import { sayError } from '../../../core/messages'
 import { knownUnits } from '../../../core/quantities/units'
 import { dimensionOfWay, ways } from '../../../core/readings/load'
 import { rungs, rungWords } from '../../../core/knowledge/rungs'
 import { PULLS_NEEDED } from '../../../core/readings/hands'
-import { countingOf, formulaOf, gradingOf, type TestId } from '../../../core/knowledge/testKinds'
+import { countingOf, gradingOf, type TestId } from '../../../core/knowledge/testKinds'
 import type { Bench } from '../../../core/records/bench'
 import { plural } from '../../look/figures'
 import GradeFields from './GradeFields.vue'
 import LivePull from './LivePull.vue'
 import type { Likely } from './useLikely'
-import { usualUnit, type FormWay, type PullForm } from './pullForm'
+import { keptTrace, usualUnit, type FormWay, type PullForm } from './pullForm'
 
 // The ways to give a reading: a number in any unit, steps, hands, or a file from a logger.
 const props = defineProps<{ test: TestId; bench: Bench; likely: Likely }>()
 const form = defineModel<PullForm>({ required: true })
 const counting = computed(() => countingOf(props.test))
-const peels = computed(() => formulaOf(props.test)?.id === 'peel')
 const wayWords: Record<FormWay, string> = {
   gauge: 'Scale or gauge',
   mass: 'Hung weight',
@@ -50,10 +49,7 @@ async function readFile(event: Event) {
     const { default: Papa } = await import('papaparse')
     const rows = Papa.parse<string[]>(await file.text(), { skipEmptyLines: 'greedy' }).data
     const { points, bad } = traceFromRows(rows)
-    form.value.trace = {
-      file: file.name,
-      points: thinned(points, 1500, peels.value ? 'means' : 'extremes').map(({ s, n, mm }) => [s, n, mm]),
-    }
+    form.value.trace = keptTrace(props.test, file.name, points)
     fileSays.value = `${plural(points.length, 'point')} read${
       bad.length
         ? `; left out ${plural(bad.length, 'row')}: ${bad

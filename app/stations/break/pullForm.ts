@@ -1,6 +1,8 @@
 import { reactive } from 'vue'
 import { JOINT_ARM_MM } from '../../../core/coupons/reading'
 import { CodedError } from '../../../core/errors'
+import { thinned } from '../../../core/formats/traceCsv'
+import type { TracePoint } from '../../../core/readings/trace'
 import { digitsOf } from '../../../core/quantities/figure'
 import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
 import type { Place } from '../../../core/readings/datum'
@@ -117,6 +119,21 @@ export function formOf(reading: Reading, test: TestId): PullForm {
   return form
 }
 
+/** Points of a trace that are kept with a reading. */
+const KEPT_POINTS = 1500
+
+/** A trace as it is kept: thinned so that what its test reads off it, a peak or a mean, stays what it was. */
+export const keptTrace = (
+  test: TestId,
+  file: string,
+  points: readonly TracePoint[],
+): NonNullable<PullForm['trace']> => ({
+  file,
+  points: thinned(points, KEPT_POINTS, readsMean(test) ? 'means' : 'extremes').map(({ s, n, mm }) => [s, n, mm]),
+})
+/** Of a peel the mean of its steady part is read, of everything else the peak. */
+const readsMean = (test: TestId): boolean => formulaOf(test)?.id === 'peel'
+
 /** A tap: all of it let go there; with a share given already, another tenth goes there from the largest other place. */
 export function tapPlace(form: PullForm, place: Place, by: 'all' | 10 | -10 = 'all'): void {
   form.end = form.end === 'wet' ? 'wet' : 'broke'
@@ -188,7 +205,7 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
     case 'trace':
       if (!form.trace)
         throw new CodedError('missing', 'trace', { field: 'The trace', purpose: 'a pull: read a gauge, or a file' })
-      return { way: 'trace', ...form.trace, take: formulaOf(test)?.id === 'peel' ? 'steady' : 'peak' }
+      return { way: 'trace', ...form.trace, take: readsMean(test) ? 'steady' : 'peak' }
     default: {
       const typed = parseQuantity(form.text, dimensionOfWay(form.way), usualUnit(form.way, bench), 'value')
       const single = { way: form.way, value: typed.value, unit: typed.unit, tareKg: kg(form.tare) }
