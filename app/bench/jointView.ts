@@ -2,6 +2,7 @@ import { computed, type ComputedRef } from 'vue'
 import { familyOf, isFamily, type Family } from '../../core/knowledge/families'
 import { materialClassOf, materialClasses, type MaterialClass } from '../../core/knowledge/materials'
 import { progressOf, type JointProgress } from '../../core/planning/progress'
+import { isOwn, ownReadings } from '../../core/readings/counting'
 import { timesOf } from '../../core/situation/label'
 import type { Joint } from '../../core/records/joint'
 import type { Reading } from '../../core/records/reading'
@@ -62,6 +63,8 @@ export interface JointView {
   /** pieces that do not count and are not pulled */
   leftOut: Coupon[]
   readings: Reading[]
+  /** what the same pieces were put through before their own test: never counted as pieces of their own */
+  earlier: Reading[]
   decision: Decision | null
   progress: JointProgress
 }
@@ -77,7 +80,8 @@ export function viewJoint(bench: BenchStore, joint: Joint): JointView {
   // What was pulled before it was left out stays with its reading.
   const counts = (coupon: Coupon) => !coupon.leftOut || bench.of('reading', coupon.id).length > 0
   const coupons = all.filter(counts)
-  const readings = coupons.flatMap((coupon) => bench.of('reading', coupon.id))
+  const every = coupons.flatMap((coupon) => bench.of('reading', coupon.id))
+  const readings = ownReadings(every)
   const decision =
     bench
       .of('decision', joint.id)
@@ -95,6 +99,7 @@ export function viewJoint(bench: BenchStore, joint: Joint): JointView {
     coupons,
     leftOut: all.filter((coupon) => !counts(coupon)),
     readings,
+    earlier: every.filter((one) => !isOwn(one)),
     decision,
     progress: progressOf(joint.brief, procedures, round, coupons, readings, decision),
   }
@@ -106,7 +111,8 @@ export function narrowed(view: JointView, armId: string | null): JointView {
   if (!arm || view.round!.arms.length === 1) return view
   const coupons = view.coupons.filter((coupon) => coupon.arm === arm.id)
   const ids = new Set(coupons.map(({ id }) => id))
-  return { ...view, arm, coupons, readings: view.readings.filter(({ coupon }) => ids.has(coupon)) }
+  const own = (readings: Reading[]) => readings.filter(({ coupon }) => ids.has(coupon))
+  return { ...view, arm, coupons, readings: own(view.readings), earlier: own(view.earlier) }
 }
 
 /** The view of one joint, as its records stand; null when there is no such joint. */

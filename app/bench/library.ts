@@ -4,6 +4,7 @@ import { browserCells, databaseNames, dropDatabase } from './browserCells'
 import type { Cells } from './cells'
 import { now } from './clock'
 import { newId } from './ids'
+import { dropPhotos } from './photos'
 import { dropCopies } from './secondCopy'
 import { BenchStorage } from './storage'
 
@@ -129,6 +130,7 @@ export async function removeBench(id: string, replacedBy: string | null = null):
     index.benches = index.benches.filter((bench) => bench.id !== id)
   })
   await dropCopies(id)
+  await dropPhotos(id).catch(() => {})
   await dropDatabase(PREFIX + id)
 }
 

@@ -1,7 +1,8 @@
 import type { Datum, LeftOut, WhyLeftOut } from '../../core/readings/datum'
 import { gradeWords } from '../../core/readings/grades'
 import { interpret, type Interpreted } from '../../core/readings/interpret'
-import { testKinds, type TestId } from '../../core/knowledge/testKinds'
+import { directionRows } from '../../core/knowledge/directions'
+import { type TestId } from '../../core/knowledge/testKinds'
 import type { Reading } from '../../core/records/reading'
 import { figure } from '../look/figures'
 import type { Tone } from '../look/VerdictMark.vue'
@@ -12,6 +13,7 @@ const leftOutWords: Record<WhyLeftOut, string> = {
   'order-only': 'order only',
   'set-aside': 'set aside',
   graded: 'graded',
+  losses: 'counted',
   unusable: 'cannot be used',
 }
 
@@ -43,6 +45,7 @@ const placeWords = {
 export function placeOf(reading: Reading, test?: TestId): string {
   const { outcome, raw } = reading
   if (raw.way === 'grades' && outcome.end === 'held' && test) return gradeWords(test, raw.grades)
+  if (raw.way === 'losses' && outcome.end === 'held') return `${raw.before - raw.after} of ${raw.before} lost`
   if (outcome.end === 'held') return 'did not break'
   if (outcome.end === 'handling') return 'lost in handling'
   if (outcome.end === 'fault') return outcome.reason
@@ -65,7 +68,8 @@ export const readReading = (reading: Reading, test: TestId): Interpreted => inte
 
 /** A reading's line in a list: "≥ 0.91 MPa, torn in A". */
 export function readingWords(reading: Reading, test: TestId): string {
-  const { datum } = readReading(reading, test)
-  const unit = datum.kind === 'leftOut' ? '' : ` ${testKinds[test].unit}`
-  return `${valueWords(datum)}${unit}, ${placeOf(reading, test)}`
+  const { datum, unit } = readReading(reading, test)
+  const way = reading.direction ? `${directionRows[reading.direction].name}: ` : ''
+  const said = datum.kind === 'leftOut' ? valueWords(datum) : `${valueWords(datum)} ${unit}`
+  return `${way}${said}, ${placeOf(reading, test)}`
 }

@@ -1,13 +1,17 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { nextLook } from '../../core/evidence/scrap'
 import { familyOf, isFamily } from '../../core/knowledge/families'
 import { armWords } from '../../core/planning/arms'
 import { waitingArms } from '../../core/planning/lookAgain'
+import { sayError } from '../../core/messages'
+import { calendarText } from '../bench/calendarText'
+import { lookEntries } from '../bench/lookEntries'
 import { useMinute } from '../bench/clock'
 import type { JointView } from '../bench/jointView'
 import { useBench } from '../bench/store'
 import { dayName, momentName } from '../look/figures'
+import { saveFile } from './saveFile'
 import { shelfConcerns } from './shelfConcerns'
 
 /** What wants to be looked at again: coupons after an exposure, rules of the house, packs on the shelf. */
@@ -29,6 +33,20 @@ const waiting = computed(() =>
       : [],
   ),
 )
+const problem = ref('')
+/** The days on which exposed coupons come back, for the calendar that hangs in the hall. */
+async function save() {
+  problem.value = ''
+  try {
+    saveFile(
+      'look-again.ics',
+      await calendarText(lookEntries(props.views), `${bench.id ?? 'bench'}-look`, 'Look again'),
+      'text/calendar',
+    )
+  } catch (error) {
+    problem.value = sayError(error)
+  }
+}
 const scraps = computed(() =>
   bench.all('scrap').flatMap((scrap) => {
     const next = nextLook(scrap)
@@ -76,6 +94,8 @@ const due = computed(() =>
       <router-link :to="one.to">{{ one.code }}</router-link> {{ one.words }}:
       {{ one.dueAt <= now ? 'due now' : momentName(one.dueAt, now) }}.
     </p>
+    <p v-if="waiting.length"><v-btn class="quiet" @click="save">Save these days as a calendar file</v-btn></p>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-for="rule in due" :key="rule.id">
       <router-link :to="{ name: 'shelf', hash: '#house-rules' }">{{ rule.name }}</router-link>: you wanted to look at
       this rule again on {{ dayName(rule.lookAgainOn!) }}.

@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { KnockEar } from './knock'
+import { ClickEar, KnockEar, type Ear } from './knock'
 
-/** Levels every 25 ms: quiet room, with sounds [from ms, to ms, level]; when two knocks were heard, ms. */
-function heard(sounds: readonly (readonly [number, number, number])[], room = 0.01): number[] {
-  const ear = new KnockEar()
+/** Levels every 25 ms: quiet room, with sounds [from ms, to ms, level]; when the ear heard what it listens for, ms. */
+function heard(
+  sounds: readonly (readonly [number, number, number])[],
+  room = 0.01,
+  ear: Ear = new KnockEar(),
+): number[] {
   const out: number[] = []
   for (let ms = 0; ms < 6000; ms += 25) {
     const level = Math.max(room, ...sounds.filter(([from, to]) => ms >= from && ms < to).map(([, , loud]) => loud))
@@ -60,5 +63,16 @@ describe('two knocks on the bench', () => {
     // Blow after blow counts once, not as pair after pair.
     const blows = Array.from({ length: 8 }, (_, i) => [1000 + 300 * i, 1050 + 300 * i, 0.5] as const)
     expect(heard(blows).length).toBeLessThan(4)
+  })
+})
+
+describe('clicks of what is bent against a stop', () => {
+  it('are counted one by one, in a quiet room and in a louder one, without their ringing', () => {
+    const clicks = Array.from({ length: 9 }, (_, i) => [1000 + 400 * i, 1025 + 400 * i, 0.5] as const)
+    expect(heard(clicks, 0.01, new ClickEar())).toHaveLength(9)
+    expect(heard(clicks, 0.04, new ClickEar())).toHaveLength(9)
+    const ringing = clicks.flatMap((one) => [one, [one[0] + 50, one[0] + 75, 0.3] as const])
+    expect(heard(ringing, 0.01, new ClickEar())).toHaveLength(9)
+    expect(heard([[1000, 5000, 0.5]], 0.01, new ClickEar())).toHaveLength(1)
   })
 })

@@ -21,6 +21,11 @@ export const keyTable = {
     hears: (event: KeyboardEvent) => plain(event) && event.code === 'Space' && !onControl(event),
   },
   log: { shown: 'L', what: 'log this pull (Break)', hears: isKey('l') },
+  place: {
+    shown: '← →',
+    what: 'where it let go; then 1 – 9 for its tenths, 0 for all of it (Break)',
+    hears: isKey('arrowleft', 'arrowright'),
+  },
   why: { shown: 'W', what: 'why: to the panel and back', hears: isKey('w') },
   find: { shown: '/', what: 'find a joint, a coupon or a glue', hears: isKey('/') },
   undo: {

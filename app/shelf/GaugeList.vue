@@ -159,7 +159,6 @@ li {
   border-top: 1px solid var(--line);
 }
 summary {
-  cursor: pointer;
   min-height: 44px;
 }
 .tick {

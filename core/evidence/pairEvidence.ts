@@ -1,6 +1,7 @@
 import { testKinds, type TestId } from '../knowledge/testKinds'
 import { requiredStrength } from '../loads/requirement'
 import type { Brief, Joint, Side } from '../records/joint'
+import { ownReadings } from '../readings/counting'
 import type { Reading } from '../records/reading'
 import type { Coupon, Procedure, Round } from '../records/round'
 import { analyse } from '../statistics/analyse'
@@ -53,7 +54,7 @@ const sideOf = (side: Side, classOf: (material: string) => string | null): PairS
  */
 export function ownEvidence(tables: EvidenceTables, classOf: (material: string) => string | null): PairEvidence[] {
   const readingsOf = new Map<string, Reading[]>()
-  for (const reading of tables.reading)
+  for (const reading of ownReadings(tables.reading))
     readingsOf.set(reading.coupon, [...(readingsOf.get(reading.coupon) ?? []), reading])
   const couponsOf = new Map<string, Coupon[]>()
   for (const coupon of tables.coupon) {

@@ -17,7 +17,7 @@ export type LeftOut = { kind: 'leftOut'; why: WhyLeftOut }
  * unusable: what was read makes no strength; the reading stands, with the fault named, until it is corrected or set
  * aside
  */
-export type WhyLeftOut = 'wet' | 'fault' | 'order-only' | 'set-aside' | 'graded' | 'unusable'
+export type WhyLeftOut = 'wet' | 'fault' | 'order-only' | 'set-aside' | 'graded' | 'losses' | 'unusable'
 
 /** How a pull ended. */
 export type Outcome =

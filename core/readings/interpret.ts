@@ -21,6 +21,7 @@ export const sizeOf = (measured: CouponSize, planned: CouponSize): CouponSize =>
 export function loadOf(raw: Raw, test: TestId, size: CouponSize): Load | null {
   switch (raw.way) {
     case 'none':
+    case 'losses':
     case 'grades':
       return null
     case 'count':
@@ -69,6 +70,9 @@ function outcomeOf(outcome: OutcomeRecord, test: TestId, size: CouponSize): Outc
   return outcome
 }
 
+const inNewton = (outcome: OutcomeRecord): Outcome =>
+  outcome.end === 'handling' ? { end: 'handling', lightest: outcome.lightestN } : outcome
+
 export interface Interpreted {
   load: Load | null
   read: Read | null
@@ -82,12 +86,14 @@ export interface Interpreted {
 /** Strengths outside of this, in the unit of any test, come from a slip: no joint of a maker is near them. */
 const USABLE = { low: 1e-6, high: 1e7 }
 
+type Pulled = Pick<Reading, 'raw' | 'outcome' | 'size' | 'setAside' | 'direction'>
+
 /**
  * A logged pull, worked out anew from what was read (methods.md 1 and 2). It never throws: a reading that cannot be
  * worked out keeps its place, with the fault named.
  */
-export function interpret(reading: Pick<Reading, 'raw' | 'outcome' | 'size' | 'setAside'>, test: TestId): Interpreted {
-  const rest = { unit: testKinds[test].unit, size: reading.size, fault: null }
+export function interpret(reading: Pulled, test: TestId): Interpreted {
+  const rest = { unit: reading.direction ? 'N' : testKinds[test].unit, size: reading.size, fault: null }
   try {
     return { ...rest, ...workedOut(reading, test) }
   } catch (error) {
@@ -101,12 +107,10 @@ const asFault = (error: unknown): CodedError =>
     ? error
     : new CodedError('wrong-shape', '', { field: 'The reading', detail: String(error) })
 
-function workedOut(
-  reading: Pick<Reading, 'raw' | 'outcome' | 'size' | 'setAside'>,
-  test: TestId,
-): Pick<Interpreted, 'load' | 'read' | 'datum'> {
+function workedOut(reading: Pulled, test: TestId): Pick<Interpreted, 'load' | 'read' | 'datum'> {
   const load = loadOf(reading.raw, test, reading.size)
-  const read = readOf(load, test, reading.size)
+  // What the piece was put through before its own test is told by its load alone.
+  const read = reading.direction ? load : readOf(load, test, reading.size)
   const out = (why: WhyLeftOut): Pick<Interpreted, 'load' | 'read' | 'datum'> => ({
     load,
     read,
@@ -115,10 +119,13 @@ function workedOut(
   if (reading.setAside) return out('set-aside')
   // Grades are looked at beside each other, not weighed as strengths.
   if (reading.raw.way === 'grades' && reading.outcome.end === 'held') return out('graded')
+  if (reading.raw.way === 'losses' && reading.outcome.end === 'held') return out('losses')
   // A rung without calibration is an order only; it is kept and shown, and says nothing to the model.
   const came = reading.outcome.end === 'broke' || reading.outcome.end === 'held'
-  if (read === null && reading.raw.way === 'hands' && came) return out('order-only')
-  return { load, read, datum: usable(datumOf(read, outcomeOf(reading.outcome, test, reading.size))) }
+  const byOrder = reading.raw.way === 'hands' || reading.direction === 'shake'
+  if (read === null && byOrder && came) return out('order-only')
+  const outcome = reading.direction ? inNewton(reading.outcome) : outcomeOf(reading.outcome, test, reading.size)
+  return { load, read, datum: usable(datumOf(read, outcome)) }
 }
 
 /** @throws CodedError no-load for a pull of nothing; out-of-range for what no joint comes near */

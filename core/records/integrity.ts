@@ -42,7 +42,8 @@ export const onlyOnce: Partial<Record<TableName, Only>> = {
   },
   reading: {
     scope: 'coupon',
-    key: ({ setAside }) => (setAside === null ? 'counts' : null),
+    // One for its own test, and one for each way it was pulled before.
+    key: ({ setAside, direction, again }) => (setAside === null && !again ? String(direction ?? 'own') : null),
     words: ({ coupon }, records) =>
       `Coupon ${records.get('coupon', String(coupon))?.label ?? ''} has a reading already: correct it or set it aside`,
   },

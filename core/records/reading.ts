@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { directions } from '../knowledge/directions'
 import { rungs } from '../knowledge/rungs'
 import { amount, couponSize, id, moment, positive, text, within, words } from './fields'
 
@@ -53,6 +54,14 @@ export const rawSchema = z.discriminatedUnion('way', [
     grades: z.record(z.string(), z.int().check(z.gte(0), z.lte(2))),
     afterH: z.nullable(amount),
   }),
+  /** of many small things on one piece: how many there were, and how many are left */
+  z
+    .object({
+      way: z.literal('losses'),
+      before: z.int().check(z.gte(1), z.lte(100_000)),
+      after: z.int().check(z.gte(0)),
+    })
+    .check(z.refine(({ before, after }) => after <= before, 'no more left than there were')),
   z.object({ way: z.literal('none') }),
 ])
 export type Raw = z.infer<typeof rawSchema>
@@ -60,12 +69,26 @@ export type Raw = z.infer<typeof rawSchema>
 const share = z.number().check(z.gte(0), z.lte(100))
 const placesSchema = z.object({ tornA: share, offA: share, glue: share, offB: share, tornB: share })
 
+/** Cells that a painted face may have at most: what is kept of it stays small. */
+export const MOST_CELLS = 2500
+const side = z.int().check(z.gte(1), z.lte(MOST_CELLS))
+/**
+ * A broken face as it was painted, as one looks at the face of A: a letter a cell, row by row. A and B torn, a and b
+ * off, g in the glue, v a void, w wet, a point for what was not painted.
+ */
+export const paintedSchema = z
+  .object({ columns: side, rows: side, cells: z.string().check(z.regex(/^[AagbBvw.]*$/), z.maxLength(MOST_CELLS)) })
+  .check(z.refine(({ columns, rows, cells }) => cells.length === columns * rows, 'a letter for every cell'))
+export type Painted = z.infer<typeof paintedSchema>
+
 export const outcomeSchema = z.discriminatedUnion('end', [
   z.object({
     end: z.literal('broke'),
     places: placesSchema,
     /** of the bonded area, %: what was never wetted, or a void; the places are shares of the rest */
     voids: z.optional(share),
+    /** what was painted, where the places came from that */
+    painted: z.optional(paintedSchema),
   }),
   z.object({ end: z.literal('held') }),
   /** lost in handling: below the lightest load that the method reads, N (or count) */
@@ -80,6 +103,12 @@ export const readingSchema = z.object({
   id,
   coupon: id,
   at: moment,
+  /** it was pulled that way before its own test, on the same piece; left out: this is its own test */
+  direction: z.optional(z.enum(directions)),
+  /** the piece stayed whole and is pulled anew: this one only tells what went wrong */
+  again: z.optional(z.boolean()),
+  /** the earlier pull of the same piece that ended it before its own test */
+  because: z.optional(id),
   raw: rawSchema,
   outcome: outcomeSchema,
   /** what the load was divided by, mm */

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { directions } from '../knowledge/directions'
 import { exposureKinds } from '../knowledge/exposures'
 import { helpers } from '../knowledge/vocabulary'
 import { testIds } from '../knowledge/testKinds'
@@ -129,6 +130,8 @@ export const armSchema = z.object({
   read: z.optional(armRead),
   /** three edges of the bonded face taped shut while it cures, so that it is as deep as the real joint */
   taped: z.optional(z.boolean()),
+  /** what each piece is put through first, in this order, before its own test; left out: nothing */
+  first: z.optional(z.array(z.enum(directions)).check(z.maxLength(directions.length))),
 })
 export type Arm = z.infer<typeof armSchema>
 
@@ -205,6 +208,9 @@ export const stampSchema = z.object({
 })
 export type Stamp = z.infer<typeof stampSchema>
 
+/** px */
+const photoSide = z.int().check(z.gte(1), z.lte(10_000))
+
 /** One test piece. Stamps say when each step was done; deviations what went differently. */
 export const couponSchema = z.object({
   id,
@@ -221,6 +227,14 @@ export const couponSchema = z.object({
   deviations: z.array(z.object({ at: moment, text })),
   /** why its reading does not count, said before it is pulled; null or left out: it counts */
   leftOut: z.optional(z.nullable(words)),
+  /** of many small things on it, how many there were before what it goes through */
+  trims: z.optional(z.object({ before: count, at: moment })),
+  /** photos of it, by the id under which their pixels are kept */
+  photos: z.optional(
+    z
+      .array(z.object({ id, at: moment, width: photoSide, height: photoSide, note: z.optional(text) }))
+      .check(z.maxLength(100)),
+  ),
 })
 export type Coupon = z.infer<typeof couponSchema>
 

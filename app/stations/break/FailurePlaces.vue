@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { places, type Place } from '../../../core/readings/datum'
-import { tapPlace, type PullForm } from './pullForm'
+import { nextTick, ref } from 'vue'
+import { useKey } from '../../look/keys'
+import { setPlace, tapPlace, type PullForm } from './pullForm'
 
 // Where it let go: one tap says all of it; plus and minus share it out.
 const form = defineModel<PullForm>({ required: true })
@@ -11,10 +13,26 @@ const words: Record<Place, { name: string; gloss: string }> = {
   offB: { name: 'off B', gloss: 'adhesive failure at B: a clean face' },
   tornB: { name: 'torn in B', gloss: 'substrate failure in B' },
 }
+
+const group = ref<HTMLElement | null>(null)
+/** Arrows move along the places, as they lie from A to B; all of it let go where one stops. */
+function step(by: number) {
+  const at = places.findIndex((place) => form.value.places[place] > 0)
+  const next = at < 0 ? 2 : Math.min(places.length - 1, Math.max(0, at + by))
+  tapPlace(form.value, places[next]!)
+  void nextTick(() => group.value?.querySelectorAll<HTMLElement>('.tap')[next]?.focus())
+}
+useKey('place', (event) => step(event.key === 'ArrowLeft' ? -1 : 1))
+/** A digit on a place is its share in tenths: 3 is 30 %, 0 is all of it. */
+function digit(place: Place, event: KeyboardEvent) {
+  if (!/^\d$/.test(event.key) || event.ctrlKey || event.metaKey || event.altKey) return
+  event.preventDefault()
+  setPlace(form.value, place, event.key === '0' ? 100 : 10 * Number(event.key))
+}
 </script>
 
 <template>
-  <div class="places" role="group" aria-label="Where did it let go?">
+  <div ref="group" class="places" role="group" aria-label="Where did it let go?">
     <div v-for="place in places" :key="place" class="place" :class="{ some: form.places[place] > 0 }">
       <button
         type="button"
@@ -22,6 +40,7 @@ const words: Record<Place, { name: string; gloss: string }> = {
         :aria-pressed="form.places[place] > 0"
         :title="words[place].gloss"
         @click="tapPlace(form, place)"
+        @keydown="digit(place, $event)"
       >
         <span>{{ words[place].name }}</span>
         <b class="num">{{ form.places[place] }} %</b>

@@ -27,6 +27,10 @@ const form = defineModel<PullForm>({ required: true })
 const bench = useBench()
 const force = useForce()
 const peels = computed(() => formulaOf(props.test)?.id === 'peel')
+/** What is read off the trace: its test says which, and a kept one can be read again in the other way. */
+const takes = { peak: 'its peak', steady: 'the mean of its steady part' } as const
+const take = computed(() => form.value.trace?.take ?? (peels.value ? 'steady' : 'peak'))
+const takeIt = (id: keyof typeof takes) => form.value.trace && (form.value.trace = { ...form.value.trace, take: id })
 const shelf = computed<Instrument[]>(() =>
   (bench.bench?.instruments ?? []).filter(({ connection }) => connection === 'serial'),
 )
@@ -168,10 +172,16 @@ const drawn = computed(() =>
       v-if="drawn.length > 1"
       :points="drawn"
       :limit-n="limitN"
-      :peels="peels && !source"
+      :steadies="!source && take === 'steady'"
       :steady="form.trace?.steady ?? null"
       @steady="(part) => form.trace && (form.trace = { ...form.trace, steady: part })"
     />
+    <fieldset v-if="form.trace && !source" class="takes">
+      <legend class="visually-hidden">What is read off the trace</legend>
+      <label v-for="(word, id) in takes" :key="id"
+        ><input type="radio" name="take" :checked="take === id" @change="takeIt(id)" /> {{ word }}</label
+      >
+    </fieldset>
     <p v-if="found && !source && found.stiffnessNPerMm !== null" class="num small">
       {{ measured(found.stiffnessNPerMm, 'N/mm') }} stiff, {{ measured(found.workJ!, 'J') }} until it let go<template
         v-if="found.slips"

@@ -1,23 +1,38 @@
 <script setup lang="ts">
-import type { Coupon, Round } from '../../../core/records/round'
+import { computed } from 'vue'
+import type { PullQueue } from '../../../core/planning/pullQueue'
+import type { Round } from '../../../core/records/round'
+import { useMinute } from '../../bench/clock'
+import { momentName, plural } from '../../look/figures'
 
-/** What is pulled next, and how that order came about. */
-defineProps<{ coupons: Coupon[]; round: Round }>()
+/** What is pulled next, how that order came about, and what is passed over until it is ready. */
+const props = defineProps<{ queue: PullQueue; atHand: string | null; round: Round }>()
+const now = useMinute()
 const orderWords = {
   shuffled: 'Order shuffled',
   'least-trusted-first': 'The least trusted first, shuffled among themselves',
   'as-written': 'As they were glued',
 } as const
+const next = computed(() => props.queue.ready.filter(({ id }) => id !== props.atHand).slice(0, 4))
+const passed = computed(() => {
+  const { waiting } = props.queue
+  if (!waiting.length) return ''
+  const open = waiting.filter(({ at }) => at === null).length
+  const first = waiting[0]!
+  const when = first.at === null ? '' : `; ${first.coupon.label} is ready from ${momentName(first.at, now.value)}`
+  const few = waiting.length <= 6 ? ` (${waiting.map(({ coupon }) => coupon.label).join(', ')})` : ''
+  return (
+    `Passed over, not ready: ${plural(waiting.length, 'coupon')}${few}${when}` +
+    `${open ? `; ${open} not closed yet` : ''}.`
+  )
+})
 </script>
 
 <template>
-  <p class="mute small">
-    Next:
-    {{
-      coupons
-        .slice(0, 4)
-        .map(({ label }) => label)
-        .join(', ')
-    }}. {{ orderWords[round.order] }}, seed {{ round.seed }}.
-  </p>
+  <div class="mute small" data-next>
+    <p v-if="next.length">
+      Next: {{ next.map(({ label }) => label).join(', ') }}. {{ orderWords[round.order] }}, seed {{ round.seed }}.
+    </p>
+    <p v-if="passed">{{ passed }}</p>
+  </div>
 </template>

@@ -90,7 +90,6 @@ async function log() {
 
 <style scoped>
 summary {
-  cursor: pointer;
   min-height: 44px;
 }
 .body {

@@ -1,11 +1,27 @@
 <script setup lang="ts">
-import { faceParts, partWords } from './photoShares'
+import { update } from '../../../core/records/entry'
+import type { Coupon } from '../../../core/records/round'
+import { stampNow } from '../../bench/clock'
+import { newId } from '../../bench/ids'
+import { keepPhoto } from '../../bench/photos'
+import { useBench } from '../../bench/store'
+import { colourParts, partWords } from './photoShares'
 import type { PullForm } from './pullForm'
 import { SWATCHES, tasks, usePhotoReading } from './usePhotoReading'
 
 /** A photo of the broken face: outlined, its colours grouped and named, and so where it let go; or a measure on it. */
-const props = defineProps<{ face: { widthMm: number; heightMm: number } | null }>()
+const props = defineProps<{ coupon: Coupon; face: { widthMm: number; heightMm: number } | null }>()
 const form = defineModel<PullForm>({ required: true })
+const bench = useBench()
+/** It stays with its coupon from then on, so that it stands beside the later ones. */
+async function keep(blob: Blob, width: number, height: number) {
+  const id = newId()
+  await keepPhoto(bench.id, id, blob, stampNow())
+  const { label } = props.coupon
+  const now = bench.get('coupon', props.coupon.id) ?? props.coupon
+  const photos = [...(now.photos ?? []), { id, at: stampNow(), width, height }]
+  await bench.write(`Photo of ${label}`, [update('coupon', now, { photos })], true)
+}
 const {
   task,
   picture,
@@ -27,12 +43,15 @@ const {
   takeShares,
   measure,
   stop,
-} = usePhotoReading(form, () => props.face)
+  press,
+  drag,
+  release,
+} = usePhotoReading(form, () => props.face, keep)
 </script>
 
 <template>
   <details class="photo">
-    <summary>From a photo of the broken face</summary>
+    <summary>From a photo of the broken face, or to keep one</summary>
     <div class="body">
       <label class="field"
         ><span>Photo of the face, seen from straight above and evenly lit</span
@@ -47,7 +66,17 @@ const {
         </label>
         <p v-if="!found" class="mute small">{{ tasks[task].asks }}</p>
         <div class="frame">
-          <canvas :ref="setCanvas" aria-label="The photo; tap points on it" role="img" @click="tap"></canvas>
+          <canvas
+            :ref="setCanvas"
+            :class="{ drawn: task === 'shares' && !found }"
+            aria-label="The photo; tap points on it"
+            role="img"
+            @click="tap"
+            @pointerdown="press"
+            @pointermove="drag"
+            @pointerup="release"
+            @pointercancel="release"
+          ></canvas>
           <svg
             v-if="!found"
             :viewBox="`0 0 ${picture.width} ${picture.height}`"
@@ -61,7 +90,14 @@ const {
               class="outline"
               :stroke-width="scale / 2"
             />
-            <circle v-for="([x, y], i) in points" :key="i" :cx="x" :cy="y" :r="scale" class="dot" />
+            <circle
+              v-for="([x, y], i) in points.length > 12 ? [] : points"
+              :key="i"
+              :cx="x"
+              :cy="y"
+              :r="scale"
+              class="dot"
+            />
           </svg>
         </div>
         <div class="acts">
@@ -101,7 +137,7 @@ const {
                 ><span class="visually-hidden">Colour {{ i + 1 }} is</span>
                 <select v-model="named[i]" class="plain">
                   <option :value="null">what is it?</option>
-                  <option v-for="part in faceParts" :key="part" :value="part">{{ partWords[part] }}</option>
+                  <option v-for="part in colourParts" :key="part" :value="part">{{ partWords[part] }}</option>
                 </select>
               </label>
             </li>
@@ -118,7 +154,6 @@ const {
 
 <style scoped>
 summary {
-  cursor: pointer;
   min-height: 44px;
 }
 .body {
@@ -137,6 +172,9 @@ canvas {
   border: 1px solid var(--line);
   cursor: crosshair;
   touch-action: manipulation;
+}
+.drawn {
+  touch-action: none;
 }
 .taps {
   position: absolute;

@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import { testKinds } from '../../../core/knowledge/testKinds'
 import { armWords } from '../../../core/planning/arms'
 import { curedFrom } from '../../../core/planning/gluing'
+import { earlierWords } from '../../../core/readings/earlier'
+import type { Reading } from '../../../core/records/reading'
 import type { Arm, Coupon, Procedure } from '../../../core/records/round'
 import { useMinute } from '../../bench/clock'
 import { lasting, momentName } from '../../look/figures'
@@ -16,12 +18,15 @@ const props = defineProps<{
   arm: Arm | null
   /** it was pulled already, and is looked at again */
   logged: boolean
+  /** what the same piece was put through before */
+  earlier: readonly Reading[]
   /** which pull of how many, in words */
   place: string
 }>()
 const now = useMinute()
 const kind = computed(() => testKinds[props.arm?.test ?? 'lap-shear'])
 const early = computed(() => (props.logged ? null : earlyBy(props.coupon, props.procedure, props.arm, now.value)))
+const behind = computed(() => earlierWords(props.earlier))
 const cured = computed(() => curedFrom(props.coupon, props.procedure, props.arm))
 </script>
 
@@ -33,6 +38,7 @@ const cured = computed(() => curedFrom(props.coupon, props.procedure, props.arm)
       <p class="mute">
         {{ arm ? armWords(arm) : kind.name }} ·
         {{ place }}
+        <template v-if="behind"> · already {{ behind }}</template>
         <template v-if="cured && cured <= now"> · ready since {{ momentName(cured, now) }}</template>
       </p>
     </div>

@@ -34,7 +34,6 @@ const words = computed(() =>
 <style scoped>
 summary {
   min-height: 40px;
-  cursor: pointer;
   padding: 8px 0;
 }
 div {

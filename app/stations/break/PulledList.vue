@@ -3,7 +3,9 @@ import { computed, ref } from 'vue'
 import { sayError } from '../../../core/messages'
 import { armOf } from '../../../core/planning/arms'
 import { digitsOf } from '../../../core/quantities/figure'
-import { testKinds } from '../../../core/knowledge/testKinds'
+import { directionRows } from '../../../core/knowledge/directions'
+import { isOwn } from '../../../core/readings/counting'
+import { earlierWords } from '../../../core/readings/earlier'
 import type { Reading } from '../../../core/records/reading'
 import type { JointView } from '../../bench/jointView'
 import { placeOf, readReading, toneOf, valueWords } from '../../bench/settled'
@@ -25,15 +27,20 @@ const bench = useBench()
 const lines = computed(() => {
   const coupons = new Map(props.view.coupons.map((coupon) => [coupon.id, coupon]))
   const counting = new Set<string>()
-  return [...props.view.readings]
+  const behind = new Map<string, Reading[]>()
+  return [...props.view.readings, ...props.view.earlier]
     .sort((x, y) => x.at - y.at)
     .flatMap((reading) => {
       const coupon = coupons.get(reading.coupon)
       if (!coupon) return []
       const { test } = armOf(props.view.round!, coupon)
-      const second = reading.setAside === null && counting.has(coupon.id)
-      if (reading.setAside === null) counting.add(coupon.id)
-      return [{ reading, label: coupon.label, test, read: readReading(reading, test), second }]
+      const own = isOwn(reading)
+      const second = own && reading.setAside === null && counting.has(coupon.id)
+      if (own && reading.setAside === null) counting.add(coupon.id)
+      const before = earlierWords(behind.get(coupon.id) ?? [])
+      if (reading.direction && reading.setAside === null)
+        behind.set(coupon.id, [...(behind.get(coupon.id) ?? []), reading])
+      return [{ reading, label: coupon.label, test, read: readReading(reading, test), second, before }]
     })
     .reverse()
 })
@@ -63,11 +70,14 @@ const putAside = (line: Line) => setAside(bench, line.label, line.reading, troub
         <TapeLabel>{{ line.label }}</TapeLabel>
         <AskWhy :why="() => whyReading(line.label, line.reading, line.read, line.test)"
           ><span class="num">{{ valueWords(line.read.datum) }}</span>
-          <small v-if="line.read.datum.kind !== 'leftOut'">&nbsp;{{ testKinds[line.test].unit }}</small></AskWhy
+          <small v-if="line.read.datum.kind !== 'leftOut'">&nbsp;{{ line.read.unit }}</small></AskWhy
         >
         <span v-if="troubled(line)" class="fails">{{ troubleOf(line) }}.</span>
         <span v-else :class="toneOf(line.reading)"
-          >{{ placeOf(line.reading, line.test) }}<template v-if="line.reading.early">, pulled early</template
+          ><template v-if="line.reading.direction">{{ directionRows[line.reading.direction].name }}: </template
+          >{{ placeOf(line.reading, line.test) }}<template v-if="line.reading.again">, then pulled again</template
+          ><template v-if="line.before">, already {{ line.before }}</template
+          ><template v-if="line.reading.early">, pulled early</template
           ><template v-if="line.reading.corrected.length">, corrected</template
           ><template v-if="line.reading.raw.way === 'trace' && line.reading.raw.simulated">, simulated</template
           ><template v-if="alsoOf(line.reading)">, {{ alsoOf(line.reading) }}</template></span

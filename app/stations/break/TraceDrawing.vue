@@ -7,7 +7,8 @@ import { useForce } from '../../bench/force'
 const props = defineProps<{
   points: readonly TracePoint[]
   limitN: number | null
-  peels: boolean
+  /** its steady part is marked, and can be moved */
+  steadies: boolean
   steady: readonly [number, number] | null
 }>()
 const emit = defineEmits<{ steady: [part: [number, number]] }>()
@@ -31,7 +32,7 @@ const path = computed(() => {
     .join('')
 })
 const part = computed(() => {
-  if (!props.peels) return null
+  if (!props.steadies) return null
   try {
     return steadyPeelN(props.points, props.steady)
   } catch {
@@ -127,5 +128,11 @@ text {
 }
 input[type='range'] {
   accent-color: var(--go);
+}
+/* The drawing shrinks with a phone, its words do not. */
+@media (max-width: 700px) {
+  text {
+    font-size: 21px;
+  }
 }
 </style>

@@ -6,18 +6,20 @@ import { knownUnits } from '../../../core/quantities/units'
 import { dimensionOfWay, ways } from '../../../core/readings/load'
 import { rungs, rungWords } from '../../../core/knowledge/rungs'
 import { PULLS_NEEDED } from '../../../core/readings/hands'
-import { countingOf, gradingOf, type TestId } from '../../../core/knowledge/testKinds'
+import { countingOf, countsLosses, gradingOf, type TestId } from '../../../core/knowledge/testKinds'
 import type { Bench } from '../../../core/records/bench'
+import type { Coupon } from '../../../core/records/round'
 import { plural } from '../../look/figures'
+import CountFields from './CountFields.vue'
 import GradeFields from './GradeFields.vue'
+import LossFields from './LossFields.vue'
 import LivePull from './LivePull.vue'
 import type { Likely } from './useLikely'
 import { keptTrace, usualUnit, type FormWay, type PullForm } from './pullForm'
 
 // The ways to give a reading: a number in any unit, steps, hands, or a file from a logger.
-const props = defineProps<{ test: TestId; bench: Bench; likely: Likely }>()
+const props = defineProps<{ test: TestId; bench: Bench; likely: Likely; coupon: Coupon }>()
 const form = defineModel<PullForm>({ required: true })
-const counting = computed(() => countingOf(props.test))
 const wayWords: Record<FormWay, string> = {
   gauge: 'Scale or gauge',
   mass: 'Hung weight',
@@ -28,9 +30,16 @@ const wayWords: Record<FormWay, string> = {
   trace: 'Gauge, with trace',
   count: 'Count',
   grades: 'Looking',
+  losses: 'Count before and after',
 }
 const offered = computed<FormWay[]>(() =>
-  gradingOf(props.test) ? ['grades'] : counting.value ? ['count'] : [...ways, 'steps', 'hands', 'trace'],
+  countsLosses(props.test)
+    ? ['losses']
+    : gradingOf(props.test)
+      ? ['grades']
+      : countingOf(props.test)
+        ? ['count']
+        : [...ways, 'steps', 'hands', 'trace'],
 )
 const simple = computed(() => ways.includes(form.value.way as (typeof ways)[number]))
 /** The units that may be typed, first the one that a bare number is taken for. */
@@ -68,6 +77,7 @@ async function readFile(event: Event) {
 <template>
   <div class="ways">
     <GradeFields v-if="form.way === 'grades'" v-model="form" :test="test" />
+    <LossFields v-else-if="form.way === 'losses'" v-model="form" :coupon="coupon" />
     <label v-else class="field which">
       <span>Read by</span>
       <select v-model="form.way" class="plain">
@@ -130,16 +140,7 @@ async function readFile(event: Event) {
         <router-link :to="{ name: 'shelf', hash: '#hands' }">Calibrate them on the scale</router-link>
       </p>
     </div>
-    <template v-else-if="form.way === 'count'">
-      <label class="field"
-        ><span>{{ counting!.asks[0] }}</span
-        ><input v-model="form.held" class="plain reading" inputmode="decimal"
-      /></label>
-      <label class="field"
-        ><span>{{ counting!.asks[1] }}</span
-        ><input v-model="form.broke" class="plain reading" inputmode="decimal" placeholder="empty if it held"
-      /></label>
-    </template>
+    <CountFields v-else-if="form.way === 'count'" v-model="form" :test="test" />
     <LivePull v-else-if="form.way === 'trace'" v-model="form" :test="test" v-bind="likely" />
     <div v-if="form.way === 'trace'" class="field wide">
       <label for="trace-file">Or a CSV file with time, load, travel</label>

@@ -3,11 +3,18 @@ import type { Picture } from '../../../core/photo/picture'
 /** The longer side of a photo on its way in, px: more tells nothing more of a face of some centimetres. */
 export const LONGEST_PX = 1600
 
+/** A photo as it is kept and as it is read: scaled down once, for both. */
+export interface Taken {
+  picture: Picture
+  /** to be kept */
+  blob: Blob
+}
+
 /**
  * The pixels of a picture file, scaled down.
  * @throws Error with a sentence where the browser cannot read it
  */
-export async function pixelsOf(file: Blob): Promise<Picture> {
+export async function pixelsOf(file: Blob): Promise<Taken> {
   const bitmap = await createImageBitmap(file).catch((cause: unknown) => {
     throw new Error('This is no picture that the browser can read: a photo as JPEG or PNG was expected.', { cause })
   })
@@ -17,7 +24,9 @@ export async function pixelsOf(file: Blob): Promise<Picture> {
   const drawing = canvas.getContext('2d', { willReadFrequently: true })!
   drawing.drawImage(bitmap, 0, 0, width, height)
   bitmap.close()
-  return { width, height, data: drawing.getImageData(0, 0, width, height).data, bytes: 4 }
+  const { data } = drawing.getImageData(0, 0, width, height)
+  const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 })
+  return { picture: { width, height, data, bytes: 4 }, blob }
 }
 
 /** Shows a picture on a canvas, and over it the groups of its pixels in colours of their own. */

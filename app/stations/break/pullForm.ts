@@ -3,21 +3,32 @@ import { JOINT_ARM_MM } from '../../../core/coupons/reading'
 import { CodedError } from '../../../core/errors'
 import { thinned } from '../../../core/formats/traceCsv'
 import type { TracePoint } from '../../../core/readings/trace'
+import type { Direction } from '../../../core/knowledge/directions'
 import { digitsOf } from '../../../core/quantities/figure'
 import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
 import type { Place } from '../../../core/readings/datum'
 import { places } from '../../../core/readings/datum'
 import { lightestOf } from '../../../core/readings/lightest'
+import type { FaceShares } from '../../../core/readings/painted'
 import type { Rung } from '../../../core/knowledge/rungs'
 import { rungInterval } from '../../../core/readings/hands'
 import { dimensionOfWay, type Way } from '../../../core/readings/load'
-import { formulaOf, gradingOf, type CouponSize, type SizeKey, type TestId } from '../../../core/knowledge/testKinds'
+import {
+  countsLosses,
+  formulaOf,
+  gradingOf,
+  type CouponSize,
+  type SizeKey,
+  type TestId,
+} from '../../../core/knowledge/testKinds'
 import type { Grade } from '../../../core/readings/grades'
 import type { Bench } from '../../../core/records/bench'
-import type { OutcomeRecord, Raw, Reading } from '../../../core/records/reading'
+import type { OutcomeRecord, Painted, Raw, Reading } from '../../../core/records/reading'
 import type { ArmRead } from '../../../core/records/round'
 
-export type FormWay = Way | 'steps' | 'hands' | 'trace' | 'count' | 'grades'
+export type FormWay = Way | 'steps' | 'hands' | 'trace' | 'count' | 'grades' | 'losses'
+/** nothing; a fresh coupon is glued in its place; it is whole, and pulled again */
+export type AfterFault = 'nothing' | 'spare' | 'again'
 export type End = 'broke' | 'held' | 'handling' | 'wet' | 'fault'
 
 /** What is typed and tapped for one pull, before it is a reading. Texts stay as typed until they are logged. */
@@ -38,32 +49,39 @@ export interface PullForm {
     points: [number, number, number | null][]
     simulated?: boolean
     steady?: [number, number]
+    /** what is read off it; left out: as its test asks */
+    take?: 'peak' | 'steady'
   } | null
   end: End
   places: Record<Place, number>
   /** of the bonded area, %: voids and what was never wetted */
   voids: number
+  /** the face as it was painted; null: the places came from elsewhere */
+  painted: Painted | null
   /** figures measured on a photo */
   measured: { what: string; value: number; unit: string }[]
   reason: string
+  /** of a fault: what is done about it in the same stroke */
+  then: AfterFault
   note: string
   size: Partial<Record<SizeKey, string>>
 }
 
 export const noPlaces = (): Record<Place, number> => ({ tornA: 0, offA: 0, glue: 0, offB: 0, tornB: 0 })
 
+/** The way in which a test is read, the usual one where it leaves a choice. */
+function wayOf(test: TestId, usual: FormWay | undefined): FormWay {
+  if (gradingOf(test)) return 'grades'
+  if (countsLosses(test)) return 'losses'
+  if (!formulaOf(test)) return 'count'
+  return usual && usual !== 'count' && usual !== 'grades' && usual !== 'losses' ? usual : 'gauge'
+}
+
 /** @param planned how the plan says that its load is read */
 export function emptyForm(test: TestId, size: CouponSize, usual?: FormWay, planned?: ArmRead): PullForm {
-  const way = planned?.way ?? usual
   const lever = planned?.way === 'lever' ? planned.ratio : null
   return reactive<PullForm>({
-    way: gradingOf(test)
-      ? 'grades'
-      : !formulaOf(test)
-        ? 'count'
-        : way === 'count' || way === 'grades'
-          ? 'gauge'
-          : (way ?? 'gauge'),
+    way: wayOf(test, planned?.way ?? usual),
     text: '',
     tare: '',
     armLoad: lever ? `${digitsOf(lever * JOINT_ARM_MM)} mm` : '',
@@ -74,11 +92,13 @@ export function emptyForm(test: TestId, size: CouponSize, usual?: FormWay, plann
     grades: {},
     afterH: gradingOf(test)?.looks[0]?.hours ?? null,
     trace: null,
-    end: gradingOf(test) ? 'held' : 'broke',
+    end: gradingOf(test) || countsLosses(test) ? 'held' : 'broke',
     places: noPlaces(),
     voids: 0,
+    painted: null,
     measured: [],
     reason: '',
+    then: 'nothing',
     note: '',
     size: Object.fromEntries(
       Object.entries(size)
@@ -106,13 +126,14 @@ export function formOf(reading: Reading, test: TestId): PullForm {
   }
   if (raw.way === 'hands') form.rung = raw.rung
   if (raw.way === 'grades') Object.assign(form, { grades: { ...raw.grades }, afterH: raw.afterH })
+  if (raw.way === 'losses') Object.assign(form, { held: String(raw.before), broke: String(raw.after) })
   if (raw.way === 'trace') {
-    const { file, points, simulated, steady } = raw
-    form.trace = { file, points, ...(simulated && { simulated }), ...(steady && { steady }) }
+    const { file, points, simulated, steady, take } = raw
+    form.trace = { file, points, take, ...(simulated && { simulated }), ...(steady && { steady }) }
   }
   form.end = outcome.end
   if ('places' in outcome && outcome.places) form.places = { ...outcome.places }
-  if ('voids' in outcome) form.voids = outcome.voids ?? 0
+  if (outcome.end === 'broke') Object.assign(form, { voids: outcome.voids ?? 0, painted: outcome.painted ?? null })
   form.measured = [...(reading.measured ?? [])]
   if (outcome.end === 'fault') form.reason = outcome.reason
   form.note = reading.note
@@ -134,9 +155,18 @@ export const keptTrace = (
 /** Of a peel the mean of its steady part is read, of everything else the peak. */
 const readsMean = (test: TestId): boolean => formulaOf(test)?.id === 'peel'
 
+/** A face that is wet over that share of it is no strength but “not yet”, %. */
+const WET_SHARE = 50
+
+/** Where it let go, as a photo or a painted face says. */
+export function takeFace(form: PullForm, { places: at, voids, wet }: FaceShares, painted: Painted | null): void {
+  Object.assign(form, { places: { ...at }, voids, painted, end: wet >= WET_SHARE ? 'wet' : 'broke' })
+}
+
 /** A tap: all of it let go there; with a share given already, another tenth goes there from the largest other place. */
 export function tapPlace(form: PullForm, place: Place, by: 'all' | 10 | -10 = 'all'): void {
   form.end = form.end === 'wet' ? 'wet' : 'broke'
+  form.painted = null
   if (by === 'all' || places.every((one) => form.places[one] === 0)) {
     form.places = { ...noPlaces(), [place]: 100 }
     return
@@ -145,6 +175,23 @@ export function tapPlace(form: PullForm, place: Place, by: 'all' | 10 | -10 = 'a
   const partner = by > 0 ? others[0]! : (others.find((one) => form.places[one] > 0) ?? others[0]!)
   const moved = by > 0 ? Math.min(10, form.places[partner]) : -Math.min(10, form.places[place])
   form.places = { ...form.places, [place]: form.places[place] + moved, [partner]: form.places[partner] - moved }
+}
+
+/** A place gets its share, %; the others keep theirs in proportion, what is left over goes to the largest of them. */
+export function setPlace(form: PullForm, place: Place, share: number): void {
+  form.end = form.end === 'wet' ? 'wet' : 'broke'
+  form.painted = null
+  const others = places.filter((one) => one !== place).sort((x, y) => form.places[y] - form.places[x])
+  const named = others.reduce((sum, one) => sum + form.places[one], 0)
+  const next = { ...noPlaces(), [place]: share }
+  let left = 100 - share
+  for (const one of named > 0 ? others.slice(1) : []) {
+    next[one] = Math.floor((form.places[one] * (100 - share)) / named)
+    left -= next[one]
+  }
+  // Nothing else was named yet: the rest lies in the glue, or beside it.
+  next[named > 0 ? others[0]! : place === 'glue' ? 'offA' : 'glue'] += left
+  form.places = next
 }
 
 /** @throws CodedError naming the field */
@@ -166,6 +213,13 @@ export function usualUnit(way: Way, { gauge }: Pick<Bench, 'gauge'>): string {
 const countIn = (text: string, path: string) =>
   parseNumber(text, { path, field: 'The count', example: '120', least: 0, most: 1e6 })
 
+/** @throws CodedError where it is no whole number */
+function wholeIn(text: string, path: string, field: string): number {
+  const value = parseNumber(text, { path, field, example: '40', least: path === 'before' ? 1 : 0, most: 100_000 })
+  if (!Number.isInteger(value)) throw new CodedError('not-whole', path, { field, got: value })
+  return value
+}
+
 /** What was read, from what was typed. @throws CodedError naming the field */
 export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
   const kg = (text: string) => (text.trim() ? parseQuantity(text, 'mass', 'kg', 'tare').inside : 0)
@@ -183,6 +237,13 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
     case 'count': {
       const held = form.held.trim() ? countIn(form.held, 'held') : 0
       return { way: 'count', held, broke: form.broke.trim() ? countIn(form.broke, 'broke') : null }
+    }
+    case 'losses': {
+      const before = wholeIn(form.held, 'before', 'The count before')
+      const after = wholeIn(form.broke, 'after', 'The count after')
+      if (after > before)
+        throw new CodedError('out-of-range', 'after', { field: 'The count after', low: 0, high: before, got: after })
+      return { way: 'losses', before, after }
     }
     case 'steps': {
       const held = form.held.trim() ? parseQuantity(form.held, 'mass', 'kg', 'held') : { inside: 0 }
@@ -205,7 +266,7 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
     case 'trace':
       if (!form.trace)
         throw new CodedError('missing', 'trace', { field: 'The trace', purpose: 'a pull: read a gauge, or a file' })
-      return { way: 'trace', ...form.trace, take: readsMean(test) ? 'steady' : 'peak' }
+      return { way: 'trace', ...form.trace, take: form.trace.take ?? (readsMean(test) ? 'steady' : 'peak') }
     default: {
       const typed = parseQuantity(form.text, dimensionOfWay(form.way), usualUnit(form.way, bench), 'value')
       const single = { way: form.way, value: typed.value, unit: typed.unit, tareKg: kg(form.tare) }
@@ -241,7 +302,12 @@ export function outcomeFrom(form: PullForm, test: TestId, bench: Bench): Outcome
           field: 'Where it let go',
           purpose: 'a pull: tap the place on the drawing',
         })
-      return { end: 'broke', places: { ...form.places }, ...(form.voids > 0 && { voids: form.voids }) }
+      return {
+        end: 'broke',
+        places: { ...form.places },
+        ...(form.voids > 0 && { voids: form.voids }),
+        ...(form.painted && { painted: form.painted }),
+      }
   }
 }
 
@@ -255,7 +321,7 @@ const nothingTyped = (form: PullForm) =>
       ? !Object.keys(form.grades).length
       : form.way === 'trace'
         ? !form.trace
-        : form.way === 'steps' || form.way === 'count'
+        : form.way === 'steps' || form.way === 'count' || form.way === 'losses'
           ? !form.held && !form.broke
           : !form.text.trim()
 
@@ -263,8 +329,11 @@ export function readingParts(
   form: PullForm,
   test: TestId,
   bench: Bench,
+  direction: Direction | null = null,
 ): Pick<Reading, 'raw' | 'outcome' | 'size' | 'note' | 'measured'> {
-  const raw: Raw = loadOptional(form.end) && nothingTyped(form) ? { way: 'none' } : rawFrom(form, test, bench)
+  // Of what is shaken no load is read.
+  const none = direction === 'shake' || (loadOptional(form.end) && nothingTyped(form))
+  const raw: Raw = none ? { way: 'none' } : rawFrom(form, test, bench)
   return {
     raw,
     outcome: outcomeFrom(form, test, bench),

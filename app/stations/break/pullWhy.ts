@@ -38,6 +38,8 @@ function loadLines(raw: Raw): string[] {
       return [`held ${digitsOf(raw.held)}${raw.broke === null ? '' : `, cracked at ${digitsOf(raw.broke)}`}`]
     case 'grades':
       return Object.entries(raw.grades).map(([what, grade]) => `${what}: step ${grade + 1} of 3`)
+    case 'losses':
+      return [`${raw.before} before, ${raw.after} after: ${raw.before - raw.after} lost`]
     case 'none':
       return ['no load read']
   }
@@ -55,6 +57,7 @@ const outLines: Record<WhyLeftOut, string> = {
     'a longer cure.',
   fault: 'Kept with its reason, left out of the strength.',
   'order-only': 'An order only: pull each grip on a scale three times (Shelf) and it becomes a load.',
+  losses: 'Counted, not pulled: the share kept stands beside the others on Choose, and is no strength.',
   graded: 'Graded, not pulled: it stands beside the others on Choose, and is no strength.',
   'set-aside': 'Set aside with its reason; still kept.',
   unusable: 'Cannot be worked out, and is left out of the strength until it is corrected or set aside.',
@@ -63,12 +66,12 @@ const outLines: Record<WhyLeftOut, string> = {
 /** Why a pull counts as what it counts. */
 export function whyReading(
   label: string,
-  reading: Pick<Reading, 'raw' | 'setAside' | 'corrected'>,
+  reading: Pick<Reading, 'raw' | 'setAside' | 'corrected' | 'direction'>,
   result: Interpreted,
   test: TestId,
 ): Explanation {
   const kind = testKinds[test]
-  const formula = formulaOf(test)
+  const formula = reading.direction ? null : formulaOf(test)
   const { load, read, datum, unit } = result
   const words = (value: typeof load, u: string) =>
     value === null
@@ -85,6 +88,9 @@ export function whyReading(
     lines: [
       datum.kind === 'leftOut' ? outLines[datum.why] : kindLines[datum.kind]!,
       ...(result.fault ? [sayError(result.fault)] : []),
+      ...(reading.direction
+        ? ['Put to this before its own test, on the same piece: it stands apart, and is not counted as another coupon.']
+        : []),
       ...(reading.setAside ? [`Reason: ${reading.setAside}`] : []),
     ],
     formula: [

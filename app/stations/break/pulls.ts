@@ -1,4 +1,8 @@
-import { insert, update } from '../../../core/records/entry'
+import { directionRows, type Direction } from '../../../core/knowledge/directions'
+import { closedBy, endsPiece } from '../../../core/readings/earlier'
+import { lightestOf } from '../../../core/readings/lightest'
+import { insert, update, type Change } from '../../../core/records/entry'
+import { spareFor } from '../../../core/planning/pullQueue'
 import { ageAtPullS, closedAt, curedFrom } from '../../../core/planning/gluing'
 import type { Reading } from '../../../core/records/reading'
 import type { Arm, Coupon, Procedure } from '../../../core/records/round'
@@ -37,26 +41,66 @@ export function usable(reading: Reading, test: TestId): void {
  * Logs the pull of a coupon; what is wrong with it is thrown at once, before anything is written.
  * @throws CodedError when what was typed or tapped does not make a reading
  */
-export function logPull(
-  bench: Store,
-  coupon: Coupon,
-  procedure: Procedure,
-  { test, ...arm }: Pick<Arm, 'test' | 'ageS'>,
-  form: PullForm,
-  now: number,
-): Promise<boolean> {
-  const parts = readingParts(form, test, bench.bench!)
+export function logPull(bench: Store, pull: PullOf, form: PullForm, now: number): Promise<boolean> {
+  const { coupon, procedure, arm, direction, coupons } = pull
+  const again = form.end === 'fault' && form.then === 'again'
   const reading: Reading = {
     id: newId(),
     coupon: coupon.id,
     at: now,
-    ...parts,
+    ...readingParts(form, testRead(pull.arm.test, pull.direction), bench.bench!, direction),
+    ...(direction && { direction }),
     early: earlyBy(coupon, procedure, arm, now),
+    ...(again && { again }),
     setAside: null,
     corrected: [],
   }
-  usable(reading, test)
-  return bench.write(`Pull ${coupon.label}: ${readingWords(reading, test)}`, [insert('reading', reading)], true)
+  usable(reading, arm.test)
+  const spare = form.end === 'fault' && form.then === 'spare' ? [spareFor(coupon, coupons, newId(), now)] : []
+  return bench.write(
+    `Pull ${coupon.label}: ${readingWords(reading, arm.test)}${spare.map(({ label }) => `; ${label} in its place`)}`,
+    [
+      insert('reading', reading),
+      ...closing(bench, pull, reading, now),
+      ...spare.map((one): Change => insert('coupon', one)),
+    ],
+    true,
+  )
+}
+
+/** A pull of one coupon: what it is, and what it is put through. */
+export interface PullOf {
+  coupon: Coupon
+  procedure: Procedure
+  arm: Arm
+  /** null: its own test */
+  direction: Direction | null
+  /** of the round */
+  coupons: readonly Coupon[]
+}
+
+/** The test by whose ways a pull is read: an earlier direction has its own. */
+export const testRead = (own: TestId, direction: Direction | null): TestId =>
+  (direction && (directionRows[direction].read ?? 'tension')) || own
+
+/** What an earlier direction that ended the piece leaves of its own test. */
+function closing(bench: Store, { arm, direction }: PullOf, earlier: Reading, now: number): Change[] {
+  if (!direction || !endsPiece(earlier)) return []
+  const lightest = lightestOf(arm.test, arm.size, bench.bench!.gauge).value
+  const own: Reading = {
+    id: newId(),
+    coupon: earlier.coupon,
+    at: now,
+    because: earlier.id,
+    raw: { way: 'none' },
+    outcome: closedBy(direction, lightest),
+    size: { ...arm.size },
+    early: earlier.early,
+    note: '',
+    setAside: null,
+    corrected: [],
+  }
+  return [insert('reading', own)]
 }
 
 /**
@@ -66,13 +110,14 @@ export function logPull(
  */
 export function correctPull(
   bench: Store,
-  label: string,
+  pull: PullOf,
   reading: Reading,
-  test: TestId,
   form: PullForm,
   now: number,
 ): Promise<boolean> {
-  const parts = readingParts(form, test, bench.bench!)
+  const { label } = pull.coupon
+  const { test } = pull.arm
+  const parts = readingParts(form, testRead(pull.arm.test, pull.direction), bench.bench!, pull.direction)
   const was = readingWords(reading, test)
   const corrected: Reading = {
     ...reading,
@@ -84,9 +129,20 @@ export function correctPull(
   return bench.edit(
     `Reading ${label} corrected from ${was} to ${readingWords(corrected, test)}`,
     [editOf('reading', reading, corrected)],
-    [],
+    afterwards(bench, pull, reading, corrected, now),
     true,
   )
+}
+
+/** What follows for the piece's own test when an earlier direction is corrected: it held after all, or it did not. */
+function afterwards(bench: Store, pull: PullOf, before: Reading, after: Reading, now: number): Change[] {
+  if (!pull.direction || endsPiece(before) === endsPiece(after)) return []
+  const own = bench.of('reading', before.coupon).filter(({ direction, setAside: out }) => !direction && out === null)
+  if (!endsPiece(after))
+    return own
+      .filter(({ because }) => because === before.id)
+      .map((one): Change => update('reading', one, { setAside: 'the earlier pull of the same piece was corrected' }))
+  return own.length ? [] : closing(bench, pull, after, now)
 }
 
 export const setAside = (bench: Store, label: string, reading: Reading, reason: string): Promise<boolean> =>

@@ -1,4 +1,5 @@
 import { computed, watch, type ComputedRef, type Ref } from 'vue'
+import type { Direction } from '../../../core/knowledge/directions'
 import type { TestId } from '../../../core/knowledge/testKinds'
 import { interpret, type Interpreted } from '../../../core/readings/interpret'
 import type { Coupon } from '../../../core/records/round'
@@ -12,13 +13,16 @@ export function useLive(
   form: Ref<PullForm>,
   test: ComputedRef<TestId>,
   coupon: ComputedRef<Coupon | null>,
+  direction: ComputedRef<Direction | null>,
 ): ComputedRef<Interpreted | null> {
   const bench = useBench()
   const why = useWhy()
 
+  const way = () => (direction.value ? { direction: direction.value } : {})
   function said(of: PullForm): Interpreted | null {
     try {
-      return interpret({ ...readingParts(of, test.value, bench.bench!), setAside: null }, test.value)
+      const parts = readingParts(of, test.value, bench.bench!, direction.value)
+      return interpret({ ...parts, setAside: null, ...way() }, test.value)
     } catch {
       return null
     }
@@ -37,7 +41,7 @@ export function useLive(
     () => [live.value?.read, form.value.end, coupon.value?.id],
     () => {
       if (!live.value || !coupon.value) return why.suggest(null)
-      const reading = { ...partsOf(form.value), setAside: null, corrected: [] }
+      const reading = { ...partsOf(form.value), setAside: null, corrected: [], ...way() }
       why.suggest(whyReading(coupon.value.label, reading, live.value, test.value))
     },
   )

@@ -7,14 +7,17 @@ import { parseQuantity } from '../../../core/quantities/parse'
 import { benchWorker } from '../../workers/client'
 import type { PhotoResult } from '../../workers/protocol'
 import { paint, pixelsOf } from './photoPixels'
-import { sharesOf, type FacePart } from './photoShares'
-import type { PullForm } from './pullForm'
+import { sharesOf, type ColourPart } from './photoShares'
+import { takeFace, type PullForm } from './pullForm'
+
+/** Points of an outline that is drawn in one go. */
+const MOST_LASSO = 1000
 
 export type PhotoTask = 'shares' | 'bend' | 'line' | 'grey'
 export const tasks: Record<PhotoTask, { word: string; asks: string; points: number }> = {
   shares: {
     word: 'Where it let go',
-    asks: 'Tap the four corners of the glued face, or more points round it.',
+    asks: 'Tap the four corners of the glued face, or draw round it in one go.',
     points: 12,
   },
   bend: { word: 'How far it is bent', asks: 'Tap one leg, the bend, and the other leg.', points: 3 },
@@ -38,13 +41,18 @@ export const SWATCHES = [
   [150, 60, 150],
 ] as const
 /** A photo that is being read: its points, its colours and what they are, and what was measured. */
-export function usePhotoReading(form: Ref<PullForm>, face: () => { widthMm: number; heightMm: number } | null) {
+export function usePhotoReading(
+  form: Ref<PullForm>,
+  face: () => { widthMm: number; heightMm: number } | null,
+  /** it is to be kept */
+  keep: (blob: Blob, width: number, height: number) => Promise<void>,
+) {
   const task = ref<PhotoTask>('shares')
   const picture = shallowRef<Picture | null>(null)
   const points = ref<Point[]>([])
   const k = ref(3)
   const found = shallowRef<PhotoResult | null>(null)
-  const named = ref<(FacePart | null)[]>([])
+  const named = ref<(ColourPart | null)[]>([])
   const known = ref('')
   const trouble = ref('')
   const done = ref<number | null>(null)
@@ -56,10 +64,12 @@ export function usePhotoReading(form: Ref<PullForm>, face: () => { widthMm: numb
     if (!file) return
     trouble.value = ''
     begin()
+    picture.value = null
     try {
-      picture.value = await pixelsOf(file)
+      const taken = await pixelsOf(file)
+      picture.value = taken.picture
+      await keep(taken.blob, taken.picture.width, taken.picture.height)
     } catch (error) {
-      picture.value = null
       trouble.value = sayError(error)
     }
   }
@@ -77,12 +87,32 @@ export function usePhotoReading(form: Ref<PullForm>, face: () => { widthMm: numb
   })
   watch(task, begin)
 
-  function tap(event: MouseEvent) {
-    if (!canvas.value || found.value || points.value.length >= tasks[task.value].points) return
-    const box = canvas.value.getBoundingClientRect()
-    const by = canvas.value.width / box.width
-    points.value = [...points.value, [(event.clientX - box.left) * by, (event.clientY - box.top) * by]]
+  const at = (event: MouseEvent): Point => {
+    const box = canvas.value!.getBoundingClientRect()
+    const by = canvas.value!.width / box.width
+    return [(event.clientX - box.left) * by, (event.clientY - box.top) * by]
   }
+  function tap(event: MouseEvent) {
+    if (!canvas.value || found.value || lassoed || points.value.length >= tasks[task.value].points) return
+    points.value = [...points.value, at(event)]
+  }
+  /** An outline drawn round in one go: a point wherever the finger has gone on by a hundredth of the photo. */
+  let lassoed = false
+  let from: Point | null = null
+  function press(event: PointerEvent) {
+    lassoed = false
+    from = canvas.value && !found.value && task.value === 'shares' && event.button === 0 ? at(event) : null
+  }
+  function drag(event: PointerEvent) {
+    if (!from) return
+    const here = at(event)
+    const last = lassoed ? points.value.at(-1)! : from
+    if (Math.hypot(here[0] - last[0], here[1] - last[1]) < (lassoed ? 1 : 3) * scale.value) return
+    points.value = lassoed ? [...points.value.slice(-MOST_LASSO), here] : [from, here]
+    if (!lassoed) canvas.value?.setPointerCapture?.(event.pointerId)
+    lassoed = true
+  }
+  const release = () => void (from = null)
   const scale = computed(() => Math.max(picture.value?.width ?? 1, picture.value?.height ?? 1) / 100)
 
   async function findColours() {
@@ -110,10 +140,7 @@ export function usePhotoReading(form: Ref<PullForm>, face: () => { widthMm: numb
   }
   const shares = computed(() => found.value && sharesOf(found.value.groups, named.value))
   function takeShares() {
-    if (!shares.value) return
-    form.value.places = { ...shares.value.places }
-    form.value.voids = shares.value.voids
-    form.value.end = shares.value.wet >= 50 ? 'wet' : 'broke'
+    if (shares.value) takeFace(form.value, shares.value, null)
   }
   /** @throws CodedError with what was expected */
   function measured(): PullForm['measured'] {
@@ -164,6 +191,9 @@ export function usePhotoReading(form: Ref<PullForm>, face: () => { widthMm: numb
     take,
     begin,
     tap,
+    press,
+    drag,
+    release,
     findColours,
     takeShares,
     measure,

@@ -5,7 +5,7 @@ import { doubtful } from '../../../core/choice/doubtful'
 import { headline } from '../../../core/choice/headline'
 import { keptPairs } from '../../../core/choice/shareKept'
 import { openedHunch } from '../../../core/choice/hunch'
-import { gradingOf, testKinds } from '../../../core/knowledge/testKinds'
+import { countsLosses, gradingOf, testKinds } from '../../../core/knowledge/testKinds'
 import { limitInShort } from '../../../core/planning/limitMeans'
 import { measured } from '../../../core/quantities/betterUnit'
 import { armWords } from '../../../core/planning/arms'
@@ -17,8 +17,10 @@ import { capital, momentName, plural } from '../../look/figures'
 import { useWhy } from '../../look/why'
 import CandidateTable from './CandidateTable.vue'
 import DecideForm from './DecideForm.vue'
+import EarlierPulls from './EarlierPulls.vue'
 import GradesTable from './GradesTable.vue'
 import HowSure from './HowSure.vue'
+import LossesTable from './LossesTable.vue'
 import RanksTable from './RanksTable.vue'
 import ShareKept from './ShareKept.vue'
 import { limitHere, useAnalysis, useCandidates } from './round'
@@ -37,6 +39,7 @@ const candidates = useCandidates(bench, view, toRef(props, 'view'), analysis)
 const test = computed(() => view.value.arm?.test ?? 'lap-shear')
 const kind = computed(() => testKinds[test.value])
 const graded = computed(() => view.value.arm !== null && gradingOf(test.value) !== null)
+const losses = computed(() => view.value.arm !== null && countsLosses(test.value))
 const limit = computed(() => limitHere(view.value))
 const currency = computed(() => bench.bench?.currency ?? '')
 const told = computed(() => (analysis.value ? headline(analysis.value) : null))
@@ -45,7 +48,7 @@ const nameOf = (id: string) => candidates.value.find(({ procedure }) => procedur
 const byOrder = computed(() => view.value.readings.some(({ raw }) => raw.way === 'hands' && raw.lowN === null))
 const title = computed(() => {
   if (!view.value.readings.length) return 'Nothing is pulled yet'
-  if (graded.value) return capital(kind.value.name)
+  if (graded.value || losses.value) return capital(kind.value.name)
   if (!analysis.value) return 'Working it out…'
   if (told.value) return titleWords(told.value, nameOf)
   return byOrder.value ? 'An order, no strengths' : 'Nothing to say yet'
@@ -126,6 +129,7 @@ watch(
       >
     </div>
 
+    <LossesTable v-else-if="losses" :view="view" />
     <GradesTable v-else-if="graded" :view="view" />
 
     <template v-else-if="analysis">
@@ -144,6 +148,7 @@ watch(
         :name-of="nameOf"
       />
     </template>
+    <EarlierPulls v-if="view.earlier.length" :view="view" />
     <RanksTable v-if="byOrder" :view="view" />
     <ShareKept v-for="pair in kept" :key="pair.exposed.id" :view="props.view" :pair="pair" />
   </div>

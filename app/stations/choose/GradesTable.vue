@@ -22,7 +22,7 @@ const tones: Tone[] = ['fails', 'careful', 'holds']
 
 <template>
   <div class="scroll" tabindex="0" role="region" aria-label="Graded, side by side">
-    <table>
+    <table class="beside">
       <thead>
         <tr>
           <th scope="col">procedure</th>
@@ -44,26 +44,3 @@ const tones: Tone[] = ['fails', 'careful', 'holds']
     </table>
   </div>
 </template>
-
-<style scoped>
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  min-width: 560px;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 10px 14px 10px 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  border-top: 0;
-  color: var(--mute);
-  font-size: 0.9375rem;
-}
-</style>

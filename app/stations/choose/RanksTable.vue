@@ -36,7 +36,7 @@ const said = computed(() => {
     <h2 id="ranks">By order, without a figure</h2>
     <p>{{ said }} How strong the joint is, and its margin, an order does not say.</p>
     <div class="scroll" tabindex="0" role="region" aria-label="The order of the pulls">
-      <table>
+      <table class="beside">
         <thead>
           <tr>
             <th scope="col">procedure</th>
@@ -63,25 +63,5 @@ const said = computed(() => {
 section {
   display: grid;
   gap: 8px;
-}
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  min-width: 620px;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 10px 14px 10px 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  border-top: 0;
-  color: var(--mute);
-  font-size: 0.9375rem;
 }
 </style>

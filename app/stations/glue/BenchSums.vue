@@ -75,7 +75,6 @@ const sets = computed(() => {
 
 <style scoped>
 summary {
-  cursor: pointer;
   min-height: 40px;
 }
 h3 {

@@ -11,7 +11,7 @@ import { saveFile } from '../../frame/saveFile'
 import { capital, clockTime, dayName, momentName, plural } from '../../look/figures'
 import { benchWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
-import { BEFORE_MIN, calendarText } from './calendarFile'
+import { BEFORE_MIN, calendarText } from '../../bench/calendarText'
 import { jointsLeft, jointsOf, morningOf, noteGlued, procedureName, setRedo } from './buildWork'
 
 /** The build's own joints, once it is decided how they are glued, reckoned back from the day of their use. */

@@ -50,7 +50,6 @@ const tasks = computed(() =>
 
 <style scoped>
 summary {
-  cursor: pointer;
   min-height: 30px;
 }
 ol {

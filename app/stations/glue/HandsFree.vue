@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { GlueTask } from '../../../core/planning/gluing'
 import { stepWords } from '../../../core/planning/stepWords'
 import { stampNow } from '../../bench/clock'
-import { listenForKnocks } from '../../instruments/knock'
+import { KnockEar } from '../../instruments/knock'
+import { useListening } from '../../instruments/useListening'
 import { capital, clockTime } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { doneWords } from './glueWork'
@@ -31,24 +32,7 @@ function tap(event: MouseEvent) {
   if (!(event.target as Element).closest('button, summary')) step()
 }
 
-const listening = ref(false)
-const trouble = ref('')
-let stop: (() => void) | null = null
-async function listen() {
-  trouble.value = ''
-  if (listening.value) return quiet()
-  try {
-    stop = await listenForKnocks(step)
-    listening.value = true
-  } catch (error) {
-    trouble.value = (error as Error).message
-  }
-}
-function quiet() {
-  stop?.()
-  stop = null
-  listening.value = false
-}
+const { listening, trouble, listen, quiet } = useListening(() => new KnockEar(), step)
 async function show() {
   open.value = true
   await nextTick()
@@ -58,7 +42,6 @@ function leave() {
   open.value = false
   quiet()
 }
-onBeforeUnmount(quiet)
 watch(
   () => props.task,
   (task) => !task && leave(),

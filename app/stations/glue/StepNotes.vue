@@ -57,7 +57,6 @@ const people = computed(() => [
 
 <style scoped>
 summary {
-  cursor: pointer;
   min-height: 40px;
 }
 .fields {

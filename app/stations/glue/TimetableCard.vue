@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import { sayError } from '../../../core/messages'
 import { stampNow, useMinute } from '../../bench/clock'
 import type { JointView } from '../../bench/jointView'
+import { lookEntries } from '../../bench/lookEntries'
 import { useBench } from '../../bench/store'
 import { saveFile } from '../../frame/saveFile'
 import { capital, clockTime, lasting, momentName, plural } from '../../look/figures'
@@ -75,7 +76,7 @@ async function save() {
   problem.value = ''
   try {
     const title = `${props.view.joint.code} ${props.view.joint.name}`
-    const text = await calendarFile(evenings.value, rounds.value, round.value.id, title)
+    const text = await calendarFile(evenings.value, rounds.value, round.value.id, title, lookEntries([props.view]))
     saveFile(`${props.view.joint.code.toLowerCase()}-timetable.ics`, text, 'text/calendar')
   } catch (error) {
     problem.value = sayError(error)
@@ -206,7 +207,6 @@ function toggle(id: string, event: Event) {
   gap: 6px;
 }
 summary {
-  cursor: pointer;
   min-height: 32px;
 }
 .by-hand {

@@ -112,7 +112,6 @@ const noted = computed(() => all.value.filter((coupon) => others(coupon)))
   border-top: 1px solid var(--line);
 }
 summary {
-  cursor: pointer;
   min-height: 32px;
 }
 </style>

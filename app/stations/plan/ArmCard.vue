@@ -10,7 +10,8 @@ import { sayError } from '../../../core/messages'
 import { armWords } from '../../../core/planning/arms'
 import { couponSides } from '../../../core/planning/sides'
 import { parseQuantity } from '../../../core/quantities/parse'
-import { gradingOf, testKinds, type SizeKey, sizeNames } from '../../../core/knowledge/testKinds'
+import { countsLosses, gradingOf, testKinds, type SizeKey, sizeNames } from '../../../core/knowledge/testKinds'
+import type { Direction } from '../../../core/knowledge/directions'
 import type { Arm, Round } from '../../../core/records/round'
 import { useForce } from '../../bench/force'
 import { familyTimes, hatchOf, type JointView } from '../../bench/jointView'
@@ -22,10 +23,16 @@ import { capital, figure } from '../../look/figures'
 import TypedInput from '../../look/TypedInput.vue'
 import type { Explanation } from '../../look/why'
 import ArmLimit from './ArmLimit.vue'
+import FirstPulls from './FirstPulls.vue'
 
 /** One test of the round: its coupon to scale, the load expected of it, and what counts as a pass. */
 const props = defineProps<{ view: JointView; round: Round; arm: Arm; planned: boolean }>()
-const emit = defineEmits<{ resize: [size: Arm['size'], what: string, before: Arm['size']]; drop: []; read: [] }>()
+const emit = defineEmits<{
+  resize: [size: Arm['size'], what: string, before: Arm['size']]
+  drop: []
+  read: []
+  first: [first: Direction[], before: Direction[]]
+}>()
 const bench = useBench()
 const force = useForce()
 const kind = computed(() => testKinds[props.arm.test])
@@ -57,6 +64,12 @@ function setSize(key: SizeKey, text: string, before: unknown) {
 const sides = computed(() =>
   couponSides(props.view.joint.brief, props.view.a?.cls.id ?? null, props.view.b?.cls.id ?? null),
 )
+/** What is no strength and has no limit, in words; empty for what has one. */
+const beside = computed(() => {
+  const grading = gradingOf(props.arm.test)
+  if (grading) return `Graded in three steps: ${grading.steps.join(', ')}.`
+  return countsLosses(props.arm.test) ? 'Counted before and after: so many of so many lost.' : ''
+})
 /** The load expected on this coupon, glue by glue, from the tables. */
 const expected = computed(() => {
   const pair = sides.value
@@ -142,6 +155,7 @@ function whyExpected(): Explanation {
       <p v-for="one in tearing" :key="one.text" class="small careful">
         <b>{{ one.letters }}.</b> {{ one.text }} Such pulls say “at least”.
       </p>
+      <FirstPulls :arm="arm" :planned="planned" @set="(first, before) => emit('first', first, before)" />
       <details class="small">
         <summary>How it is done</summary>
         <ol>
@@ -149,11 +163,8 @@ function whyExpected(): Explanation {
         </ol>
       </details>
     </div>
-    <div v-if="gradingOf(arm.test)" class="limit">
-      <p class="mute small">
-        Graded in three steps: {{ gradingOf(arm.test)!.steps.join(', ') }}. It stands beside the strengths and has no
-        limit of its own.
-      </p>
+    <div v-if="beside" class="limit">
+      <p class="mute small">{{ beside }} It stands beside the strengths and has no limit of its own.</p>
       <v-btn v-if="!planned && round.arms.length > 1" class="quiet" @click="emit('drop')"
         >Leave this test out<span class="visually-hidden">: {{ armWords(arm) }}</span></v-btn
       >
@@ -192,7 +203,6 @@ details ol {
   padding-left: 20px;
 }
 summary {
-  cursor: pointer;
   min-height: 28px;
 }
 @media (max-width: 900px) {

@@ -1,5 +1,6 @@
 import { computed } from 'vue'
-import { gradingOf } from '../../../core/knowledge/testKinds'
+import { directionRows, type Direction } from '../../../core/knowledge/directions'
+import { gradingOf, testKinds } from '../../../core/knowledge/testKinds'
 import { isUntreated, untreated } from '../../../core/planning/controls'
 import { fairness, type Mend } from '../../../core/planning/fairness'
 import { needsOf, type NeedOf } from '../../../core/planning/needs'
@@ -82,6 +83,12 @@ export function usePlan(view: () => JointView) {
       edit(
         putArm(arm, () => ({ read: { way: 'gauge' } })),
         'read by the gauge',
+      ),
+    putFirst: (arm: Arm, first: Direction[], before: Direction[]) =>
+      edit(
+        putArm(arm, () => ({ first })),
+        `before ${testKinds[arm.test].name}: ${first.map((one) => directionRows[one].done).join(', ') || 'nothing'}`,
+        putArm(arm, () => ({ first: before })),
       ),
     dropArm: (arm: Arm) => edit(({ arms }) => ({ arms: arms.filter(({ id }) => id !== arm.id) }), 'a test left out'),
     addArm: (arm: Arm) => edit(({ arms }) => ({ arms: [...arms, arm] }), 'another test'),

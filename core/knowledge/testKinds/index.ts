@@ -2,6 +2,7 @@ import type { LoadMode } from '../vocabulary'
 import { bend, drop, flex, layFlat, proof } from './counted'
 import { looks, spot, work } from './graded'
 import type { Counting, CouponSize, Formula, Grading, TestKind } from './kind'
+import { trims } from './lost'
 import { cleavage, pagePull, peel180, peel90, tPeel } from './peel'
 import { lapShear } from './shear'
 import { snapRect, snapRound } from './snap'
@@ -33,6 +34,7 @@ const kinds = {
   spot,
   work,
   looks,
+  trims,
 }
 export type TestId = keyof typeof kinds
 export const testIds = Object.keys(kinds) as [TestId, ...TestId[]]
@@ -58,6 +60,9 @@ export function countingOf(test: TestId): Counting | null {
   const { reads } = testKinds[test]
   return reads.by === 'count' ? reads.counting : null
 }
+
+/** Whether a test counts what is lost of many small things, before and after. */
+export const countsLosses = (test: TestId): boolean => testKinds[test].reads.by === 'losses'
 
 /** Every formula once, by its contract id. */
 export const formulas = new Map(

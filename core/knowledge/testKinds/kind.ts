@@ -50,9 +50,13 @@ export interface Counting {
   result?: (counted: number, size: CouponSize) => number
 }
 
-/** How a test is read: as a load that a formula makes a strength of, as a count, or by looking. */
+/** How a test is read: as a load that a formula makes a strength of, as a count, by looking, or by what is lost. */
 export type Reads<Id extends string = string> =
-  { by: 'load'; formula: Formula<Id> } | { by: 'count'; counting: Counting } | { by: 'grades'; grading: Grading }
+  | { by: 'load'; formula: Formula<Id> }
+  | { by: 'count'; counting: Counting }
+  | { by: 'grades'; grading: Grading }
+  /** of many small things, how many were lost */
+  | { by: 'losses' }
 
 /** Everything that the app knows of one test: adding a test is one such record, and a drawing where none fits. */
 export interface TestKind<Id extends string = string> {

@@ -40,7 +40,6 @@ const ways = [
 }
 summary {
   min-height: 32px;
-  cursor: pointer;
   font-weight: 650;
 }
 dl {

@@ -61,7 +61,6 @@ summary {
   min-height: 44px;
   padding: 9px 0;
   line-height: 1.5;
-  cursor: pointer;
 }
 summary::before {
   content: '▸';

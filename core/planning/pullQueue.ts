@@ -1,0 +1,85 @@
+import type { Arm, Coupon, Procedure, Round } from '../records/round'
+import { armOf } from './armOf'
+import { curedFrom } from './gluing'
+
+const HOUR_MS = 3_600_000
+
+/** Ready for its test from, ms: cured, and through what it is exposed to; null before it is closed. */
+export function readyFrom(
+  coupon: Coupon,
+  procedure: Procedure,
+  arm: Pick<Arm, 'ageS' | 'exposure'> | null,
+): number | null {
+  const cured = curedFrom(coupon, procedure, arm)
+  return cured === null ? null : cured + (arm?.exposure?.hours ?? 0) * HOUR_MS
+}
+
+/** Coupons that are still to be pulled. */
+export interface PullQueue {
+  /** in pull order: what is ready */
+  ready: Coupon[]
+  /** passed over until it is, the first one first; at: ms, null while it is not closed */
+  waiting: { coupon: Coupon; at: number | null }[]
+}
+
+/**
+ * What is left to be pulled: in pull order, with what is not ready passed over.
+ * @param left coupons without a reading that counts
+ */
+export function pullQueue(
+  round: Pick<Round, 'arms'>,
+  procedures: readonly Procedure[],
+  left: readonly Coupon[],
+  now: number,
+): PullQueue {
+  const byId = new Map(procedures.map((procedure) => [procedure.id, procedure]))
+  const all = [...left]
+    .sort((x, y) => x.pullAt - y.pullAt)
+    .map((coupon) => {
+      const procedure = byId.get(coupon.procedure)
+      return { coupon, at: procedure ? readyFrom(coupon, procedure, armOf(round, coupon)) : null }
+    })
+  const isReady = ({ at }: { at: number | null }) => at !== null && at <= now
+  return {
+    ready: all.filter(isReady).map(({ coupon }) => coupon),
+    waiting: all.filter((one) => !isReady(one)).sort((x, y) => (x.at ?? Infinity) - (y.at ?? Infinity)),
+  }
+}
+
+export type Moved = Pick<Coupon, 'pullAt' | 'deviations'>
+const noted = (coupon: Coupon, at: number, text: string) => [...coupon.deviations, { at, text }]
+
+/** A coupon that is passed over goes to the end of the order; why stays on it. */
+export const passedOver = (coupon: Coupon, coupons: readonly Coupon[], reason: string, now: number): Moved => ({
+  pullAt: Math.max(...coupons.map(({ pullAt }) => pullAt)) + 1,
+  deviations: noted(coupon, now, `Passed over in the order of the pulls: ${reason}`),
+})
+
+/** Two coupons that change places in the order; why stays on both. */
+export const swapped = (one: Coupon, other: Coupon, reason: string, now: number): [Moved, Moved] => [
+  { pullAt: other.pullAt, deviations: noted(one, now, `Changed places with ${other.label}: ${reason}`) },
+  { pullAt: one.pullAt, deviations: noted(other, now, `Changed places with ${one.label}: ${reason}`) },
+]
+
+/**
+ * A fresh coupon in place of one that went wrong, from the spare pieces that were cut: of the same procedure and test,
+ * glued and pulled last.
+ * @param coupons of the round
+ */
+export function spareFor(coupon: Coupon, coupons: readonly Coupon[], newId: string, now: number): Coupon {
+  const own = coupons.filter(({ procedure }) => procedure === coupon.procedure)
+  const block = Math.max(...own.map((one) => one.block)) + 1
+  return {
+    id: newId,
+    round: coupon.round,
+    arm: coupon.arm,
+    procedure: coupon.procedure,
+    block,
+    label: coupon.label.replace(/\d+$/, String(block)),
+    glueAt: Math.max(...coupons.map(({ glueAt }) => glueAt)) + 1,
+    pullAt: Math.max(...coupons.map(({ pullAt }) => pullAt)) + 1,
+    size: {},
+    stamps: [],
+    deviations: [{ at: now, text: `A spare in place of ${coupon.label}` }],
+  }
+}
