@@ -1,6 +1,7 @@
+import { readFileSync, writeFileSync } from 'node:fs'
 import { deflateSync } from 'node:zlib'
 import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
+import type { Locator, Page, TestInfo } from '@playwright/test'
 import { demoServer, expect, openBench, station, test } from './maker'
 
 const openDemo = async (page: Page, joint: string, where: 'Glue' | 'Break') => {
@@ -103,6 +104,121 @@ test('the pulls that are left, with the simulated gauge; a place by tap, another
 
   for (let left = 10 - before; left > 0; left--) await pullOne(page)
   await expect(page.getByText(/All 12 coupons are pulled/)).toBeVisible()
+})
+
+/** The demo bench as a file, changed, read in as another bench and opened at the Break of H2. */
+async function openChanged(page: Page, info: TestInfo, change: (tables: FileTables) => void) {
+  await openBench(page, demoServer)
+  await page.getByRole('button', { name: 'Menu' }).click()
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save a bench file' }).click()
+  const path = info.outputPath('bench.json')
+  await (await download).saveAs(path)
+  const file = JSON.parse(readFileSync(path, 'utf8')) as { tables: FileTables }
+  const { id } = file.tables.round.find(({ joint }) => joint === 'h2')!
+  const ids = new Set(file.tables.coupon.filter(({ round }) => round === id).map((one) => one.id))
+  file.tables.reading = file.tables.reading.filter(({ coupon }) => !ids.has(coupon))
+  change(file.tables)
+  file.tables.bench[0]!.name = 'Twelve'
+  writeFileSync(path, JSON.stringify(file))
+  await page.goto(`${demoServer}/benches`)
+  await page.setInputFiles('input[type="file"]', path)
+  await expect(page.getByText(/Read in “Twelve”/)).toBeVisible()
+  await page.getByRole('listitem').filter({ hasText: 'Twelve' }).getByRole('button', { name: /^Open/ }).click()
+  await page.getByRole('link', { name: /H2/ }).first().click()
+  await station(page, 'Break')
+}
+interface FileTables {
+  bench: { name: string }[]
+  round: { id: string; joint: string; arms: Record<string, unknown>[] }[]
+  coupon: { id: string; round: string; arm: string }[]
+  reading: { coupon: string }[]
+}
+
+test('a round of twelve is pulled with the simulated gauge in under four minutes of a maker’s time', async ({
+  page,
+}, info) => {
+  test.setTimeout(600_000)
+  await openChanged(page, info, () => {})
+  // A press by hand takes three seconds; a pull as long as its trace says.
+  const PRESS_S = 3
+  let seconds = 0
+  const press = async (what: Locator) => {
+    await what.click()
+    seconds += PRESS_S
+  }
+  await page.getByLabel('Read by').selectOption('trace')
+  seconds += PRESS_S
+  const gauge = page.getByRole('button', { name: 'Pull with the simulated gauge' })
+  for (let i = 0; i < 12; i++) {
+    const label = await page.locator('.which .tape').innerText()
+    await press(gauge)
+    await expect(gauge).toBeVisible({ timeout: 60_000 })
+    if (i === 0) {
+      // The first one is painted: all of it off A, then torn out of B with a broad brush.
+      await page.locator('.paint summary').click()
+      await page.getByRole('button', { name: 'All of it off A' }).click()
+      await page.getByRole('radio', { name: 'torn in B' }).check()
+      await page.getByRole('radio', { name: 'broad' }).check()
+      const face = page.locator('.paint svg').first()
+      await face.scrollIntoViewIfNeeded()
+      const box = (await face.boundingBox())!
+      await page.mouse.move(box.x + 0.8 * box.width, box.y + 4)
+      await page.mouse.down()
+      await page.mouse.move(box.x + 0.8 * box.width, box.y + box.height - 4, { steps: 8 })
+      await page.mouse.up()
+      const shares = await page.locator('.places .tap b').allInnerTexts()
+      expect(parseInt(shares[4]!)).toBeGreaterThan(15)
+      expect(shares.reduce((sum, one) => sum + parseInt(one), 0)).toBe(100)
+      expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([])
+    } else await press(page.locator('.places .tap').nth(1))
+    const drawn = await page.locator('.trace text').last().textContent()
+    seconds += /s$/.test(drawn!) ? parseFloat(drawn!) : 6
+    await press(page.getByRole('button', { name: /^Log this pull/ }))
+    await expect(page.locator('.far li').first()).toContainText(label)
+  }
+  await expect(page.getByText(/All 12 coupons are pulled/)).toBeVisible()
+  expect(seconds).toBeLessThan(240)
+  await page.getByRole('link', { name: 'See which is best' }).click()
+  await expect(page.locator('h1')).not.toHaveText(/Working it out/, { timeout: 60_000 })
+})
+
+test('a wash arm on a phone: trims counted before and after, a slip pulled again, what is kept on Choose', async ({
+  page,
+}, info) => {
+  test.setTimeout(300_000)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await openChanged(page, info, ({ round }) => {
+    const [arm] = round.find(({ joint }) => joint === 'h2')!.arms
+    Object.assign(arm!, { test: 'trims', size: {}, passLimit: null, exposure: { kind: 'wash', amount: 3, hours: 6 } })
+  })
+  const lostOf: Record<string, number> = { A: 1, B: 9, C: 17, D: 30 }
+  for (let i = 0; i < 12; i++) {
+    const label = await page.locator('.which .tape').innerText()
+    if (i === 0) {
+      await page.getByRole('button', { name: 'Test went wrong…' }).click()
+      await page.getByRole('button', { name: 'Grip slipped' }).click()
+      await page.getByLabel('It is whole: pull it again').check()
+      await page.getByRole('button', { name: /^Log this pull/ }).click()
+      await expect(page.locator('.far li').first()).toContainText('then pulled again')
+      await expect(page.locator('.which .tape')).toHaveText(label)
+    }
+    await page.getByLabel('On it before').fill('40')
+    if (i === 0) await page.getByRole('button', { name: 'Note the count before' }).click()
+    await page.getByLabel('Left on it after').fill(String(40 - lostOf[label.split('-')[1]![0]!]!))
+    if (i === 0) {
+      expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([])
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    }
+    await page.getByRole('button', { name: /^Log this pull/ }).click()
+    await expect(page.locator('.far li').first()).toContainText(label)
+  }
+  await page.getByRole('link', { name: 'See which is best' }).click()
+  const losses = page.locator('[data-losses]')
+  await expect(losses).toContainText('3 of 120')
+  await expect(losses).toContainText(/keeps most: more than .* certainty/)
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([])
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
 })
 
 test('on a phone a pull is read with one thumb, and nothing is in the way', async ({ page }) => {

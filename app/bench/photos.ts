@@ -13,8 +13,9 @@ const open = new Map<string | null, Cells>()
 function cellsOf(bench: string | null): Cells {
   const there = open.get(bench)
   if (there) return there
-  const cells =
-    bench === null ? memoryCells() : browserCells(nameOf(bench), 'photos', true, () => void open.delete(bench))
+  // A bench that is only in memory, and a browser without databases, keep them as long as the page stands.
+  const inMemory = bench === null || typeof indexedDB === 'undefined'
+  const cells = inMemory ? memoryCells() : browserCells(nameOf(bench), 'photos', true, () => void open.delete(bench))
   open.set(bench, cells)
   return cells
 }

@@ -51,22 +51,22 @@
         <rect width="8" height="8" fill="var(--bg)" />
       </pattern>
       <!-- what is seen on a broken face, at the scale of its cells -->
-      <pattern id="face-rough" width="2" height="2" patternUnits="userSpaceOnUse">
+      <pattern id="face-rough" width="2" height="2" patternUnits="userSpaceOnUse" patternTransform="scale(5)">
         <rect width="2" height="2" fill="var(--card)" />
         <rect width="2" height="2" fill="var(--glue)" opacity=".45" />
         <circle cx=".6" cy=".6" r=".45" fill="var(--glue)" />
         <circle cx="1.6" cy="1.5" r=".35" fill="var(--glue)" />
       </pattern>
-      <pattern id="face-crater" width="2" height="2" patternUnits="userSpaceOnUse">
+      <pattern id="face-crater" width="2" height="2" patternUnits="userSpaceOnUse" patternTransform="scale(5)">
         <rect width="2" height="2" fill="var(--card)" />
         <path d="M-.5 .5L.5 -.5M0 2L2 0M1.5 2.5L2.5 1.5" stroke="var(--ink)" stroke-width=".5" />
         <path d="M.5 0L2 1.5M0 1.5L.5 2" stroke="var(--ink)" stroke-width=".3" />
       </pattern>
-      <pattern id="face-void" width="2" height="2" patternUnits="userSpaceOnUse">
+      <pattern id="face-void" width="2" height="2" patternUnits="userSpaceOnUse" patternTransform="scale(5)">
         <rect width="2" height="2" fill="var(--bg)" />
         <circle cx="1" cy="1" r=".5" fill="none" stroke="var(--mute)" stroke-width=".2" />
       </pattern>
-      <pattern id="face-wet" width="3" height="1.5" patternUnits="userSpaceOnUse">
+      <pattern id="face-wet" width="3" height="1.5" patternUnits="userSpaceOnUse" patternTransform="scale(5)">
         <rect width="3" height="1.5" fill="var(--card)" />
         <path d="M0 .9q.75-.8 1.5 0t1.5 0" stroke="var(--go)" stroke-width=".35" fill="none" />
       </pattern>

@@ -2,7 +2,6 @@
 import { computed, toRef } from 'vue'
 import { directionRows } from '../../../core/knowledge/directions'
 import { PULLING_CAUTION } from '../../../core/knowledge/hazards'
-import { spareFor } from '../../../core/planning/pullQueue'
 import { lightestOf } from '../../../core/readings/lightest'
 import { hatchOf, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
@@ -11,6 +10,7 @@ import SeamDrawing from '../../look/seam/SeamDrawing.vue'
 import BigFigure from './BigFigure.vue'
 import CouponPhotos from './CouponPhotos.vue'
 import FacePaint from './FacePaint.vue'
+import FlexFirst from './FlexFirst.vue'
 import HowItEnded from './HowItEnded.vue'
 import NextPulls from './NextPulls.vue'
 import PassOver from './PassOver.vue'
@@ -42,6 +42,7 @@ const {
   kind,
   loads,
   makesStrength,
+  spare,
   form,
   plannedSize,
   problem,
@@ -55,7 +56,6 @@ const likely = useLikely(() => props.view, arm, procedure)
 const lightest = computed(() => lightestOf(test.value, arm.value?.size ?? {}, bench.bench!.gauge))
 /** looked at or counted: nothing let go at a place */
 const seen = computed(() => form.value.way === 'grades' || form.value.way === 'losses')
-const spare = computed(() => (coupon.value ? spareFor(coupon.value, props.view.coupons, '', 0).label : ''))
 const place = computed(() => {
   const { readings, coupons } = props.view
   if (logged.value) return 'logged, to be corrected'
@@ -76,6 +76,12 @@ useKey('log', () => void log())
     </div>
     <template v-else-if="coupon && procedure && arm">
       <PullHead v-bind="{ coupon, procedure, arm, earlier, place }" :logged="logged !== null" />
+      <FlexFirst
+        v-if="arm.exposure?.kind === 'flex' && !logged"
+        :key="`flex ${coupon.id}`"
+        :coupon="coupon"
+        :goal="arm.exposure.amount"
+      />
       <div class="two">
         <div>
           <div class="card picture">
@@ -118,7 +124,7 @@ useKey('log', () => void log())
         :corrects="logged !== null"
       />
       <FacePaint
-        v-if="!seen"
+        v-if="!seen && form.end !== 'fault' && form.end !== 'handling'"
         :key="`paint ${coupon.id}`"
         v-model="form"
         :a="hatchOf(view.a)"

@@ -4,8 +4,8 @@ import { closedAt } from '../../../core/planning/gluing'
 import { durationWords } from '../../../core/quantities/durations'
 import { update } from '../../../core/records/entry'
 import type { Coupon, Procedure } from '../../../core/records/round'
-import { useMinute } from '../../bench/clock'
-import { photoOf } from '../../bench/photos'
+import { stampNow, useMinute } from '../../bench/clock'
+import { clearPhotos, photoOf } from '../../bench/photos'
 import { useBench } from '../../bench/store'
 import { momentName } from '../../look/figures'
 import ActButton from '../../look/ActButton.vue'
@@ -36,6 +36,12 @@ onBeforeUnmount(() => {
   made.forEach((url) => URL.revokeObjectURL(url))
   made = []
 })
+// What nothing names any more makes room, when nobody waits for it.
+void clearPhotos(
+  bench.id,
+  new Set(bench.all('coupon').flatMap(({ photos: kept }) => (kept ?? []).map(({ id }) => id))),
+  stampNow(),
+).catch(() => {})
 const whenWords = (at: number): string =>
   closed.value !== null && at >= closed.value
     ? `${durationWords(Math.round((at - closed.value) / 1000))} after closing`

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { partAt, type FacePart } from '../../../core/readings/painted'
 import type { Painted } from '../../../core/records/reading'
+import { CELL } from './useFacePaint'
 import type { Hatch } from '../../look/seam/geometry'
 
 /** One of two broken faces as it looks: bare, with glue on it, with a crater, or with what it tore off the other. */
@@ -21,16 +22,21 @@ const seen: Record<FacePart, { A: string; B: string }> = {
   void: { A: 'void', B: 'void' },
   wet: { A: 'wet', B: 'wet' },
 }
-/** Cells of one row that are alike, as one rectangle; B lies beside A as the two sides of an opened book. */
-const runs = computed(() => {
+/** What looks alike as one shape; B lies beside A as the two sides of an opened book. */
+const shapes = computed(() => {
   const { columns, rows } = props.face
-  const out: { x: number; y: number; width: number; look: string }[] = []
+  const out: Record<string, string> = {}
   for (let y = 0; y < rows; y++)
     for (let x = 0; x < columns;) {
       const part = partAt(props.face, x, y)
       let end = x + 1
       while (end < columns && partAt(props.face, end, y) === part) end++
-      if (part) out.push({ x: props.side === 'A' ? x : columns - end, y, width: end - x, look: seen[part][props.side] })
+      if (part) {
+        const look = seen[part][props.side]
+        const from = props.side === 'A' ? x : columns - end
+        const width = CELL * (end - x)
+        out[look] = `${out[look] ?? ''}M${CELL * from} ${CELL * y}h${width}v${CELL}h${-width}z`
+      }
       x = end
     }
   return out
@@ -41,20 +47,8 @@ const hatchOf = (look: string) =>
 
 <template>
   <g>
-    <rect :width="face.columns" :height="face.rows" class="ground" />
-    <g v-for="({ x, y, width, look }, i) in runs" :key="i">
-      <rect v-bind="{ x, y, width }" height="1.02" :class="look" />
-      <!-- A hatch is drawn at the scale of the page, not of the cells. -->
-      <rect
-        v-if="hatchOf(look)"
-        :x="x * 8"
-        :y="y * 8"
-        :width="width * 8"
-        height="8.2"
-        transform="scale(0.125)"
-        :fill="hatchOf(look)"
-      />
-    </g>
+    <rect :width="CELL * face.columns" :height="CELL * face.rows" class="ground" />
+    <path v-for="(d, look) in shapes" :key="look" :d="d" :class="look" :fill="hatchOf(look)" />
   </g>
 </template>
 
@@ -62,7 +56,7 @@ const hatchOf = (look: string) =>
 .ground {
   fill: var(--card);
   stroke: var(--ink);
-  stroke-width: 0.25;
+  stroke-width: 2;
 }
 .glue {
   fill: var(--glue);
@@ -78,9 +72,5 @@ const hatchOf = (look: string) =>
 }
 .wet {
   fill: url(#face-wet);
-}
-.own,
-.other {
-  fill: none;
 }
 </style>

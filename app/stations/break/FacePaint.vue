@@ -4,7 +4,7 @@ import { faceParts, partAt, type FacePart } from '../../../core/readings/painted
 import type { Hatch } from '../../look/seam/geometry'
 import FaceMap from './FaceMap.vue'
 import type { PullForm } from './pullForm'
-import { brushes, useFacePaint } from './useFacePaint'
+import { brushes, CELL, useFacePaint } from './useFacePaint'
 
 /** Both faces of a broken joint, painted with a finger: what is painted on the one shows on the other as it would. */
 const props = defineProps<{ a: Hatch; b: Hatch; face: { widthMm: number; heightMm: number } | null }>()
@@ -56,7 +56,7 @@ const shareOf = (one: FacePart): number | null =>
           <figcaption>Face of {{ side }}</figcaption>
           <svg
             :ref="(element) => (sheets[side].value = element as SVGSVGElement | null)"
-            :viewBox="`-0.2 -0.2 ${face.columns + 0.4} ${face.rows + 0.4}`"
+            :viewBox="`-1 -1 ${CELL * face.columns + 2} ${CELL * face.rows + 2}`"
             tabindex="0"
             role="application"
             :aria-label="`Face of ${side}: arrows move, Space paints ${words[part]}`"
@@ -71,9 +71,9 @@ const shareOf = (one: FacePart): number | null =>
             <circle
               v-if="cursor"
               class="cursor"
-              :cx="side === 'A' ? cursor[0] : face.columns - cursor[0]"
-              :cy="cursor[1]"
-              :r="filling ? 0.6 : radius"
+              :cx="CELL * (side === 'A' ? cursor[0] : face.columns - cursor[0])"
+              :cy="CELL * cursor[1]"
+              :r="CELL * (filling ? 0.6 : radius)"
             />
           </svg>
         </figure>
@@ -152,7 +152,7 @@ svg {
 .cursor {
   fill: none;
   stroke: var(--go);
-  stroke-width: 0.4;
+  stroke-width: 3;
 }
 @media (max-width: 500px) {
   .faces {

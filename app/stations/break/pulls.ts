@@ -75,7 +75,7 @@ export interface PullOf {
   arm: Arm
   /** null: its own test */
   direction: Direction | null
-  /** of the round */
+  /** of the round, those that are left out too */
   coupons: readonly Coupon[]
 }
 

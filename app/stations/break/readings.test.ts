@@ -82,6 +82,21 @@ describe('a pull that is read from a gauge', () => {
     mounted.wrapper.unmount()
   }, 60_000)
 
+  it('kept, is read again in another way: the mean of its steady part instead of its peak', async () => {
+    const mounted = await begin()
+    send(points)
+    heard.ended(null)
+    await flushPromises()
+    const load = () => parseFloat(mounted.wrapper.find('.figure').text())
+    const peak = load()
+    await mounted.wrapper.findAll('input[name="take"]')[1]!.trigger('change')
+    expect(load()).toBeLessThan(0.9 * peak)
+    expect(mounted.wrapper.find('[data-live]').text()).toMatch(/Steady from/)
+    await mounted.wrapper.findAll('input[name="take"]')[0]!.trigger('change')
+    expect(load()).toBe(peak)
+    mounted.wrapper.unmount()
+  }, 60_000)
+
   it('lost in the middle keeps what was read, says so, and can still be typed', async () => {
     const mounted = await begin()
     send(points.slice(0, Math.floor(points.length / 2)))

@@ -5,9 +5,11 @@ import { takeFace, type PullForm } from './pullForm'
 
 /** Cells across a face: a finger's width of a coupon is some of them. */
 const COLUMNS = 40
+/** A cell is drawn so large, so that the hatches of the seam drawings fit. */
+export const CELL = 8
 /** Height over width where the face is no rectangle that is known, and what can still be painted on. */
 const USUAL_HEIGHT = 0.6
-const [FLATTEST, TALLEST] = [0.3, 1.5]
+const FLATTEST = 0.3
 /** cells */
 export const brushes = [
   { radius: 1, word: 'fine' },
@@ -25,8 +27,9 @@ const arrows: Record<string, [number, number]> = {
 export function useFacePaint(form: Ref<PullForm>, size: () => { widthMm: number; heightMm: number } | null) {
   const rows = computed(() => {
     const of = size()
-    const height = of ? of.heightMm / of.widthMm : USUAL_HEIGHT
-    return Math.round(COLUMNS * Math.min(TALLEST, Math.max(FLATTEST, height)))
+    // The longer side lies across, so that both faces are seen at once.
+    const [short, long] = of ? [of.heightMm, of.widthMm].sort((x, y) => x - y) : [USUAL_HEIGHT, 1]
+    return Math.round(COLUMNS * Math.max(FLATTEST, short! / long!))
   })
 
   const part = ref<FacePart>('offA')

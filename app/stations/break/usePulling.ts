@@ -4,7 +4,7 @@ import { directionRows } from '../../../core/knowledge/directions'
 import { formulaOf, testKinds, type TestId } from '../../../core/knowledge/testKinds'
 import { sayError } from '../../../core/messages'
 import { armOf } from '../../../core/planning/arms'
-import { pullQueue } from '../../../core/planning/pullQueue'
+import { pullQueue, spareFor } from '../../../core/planning/pullQueue'
 import { countingReadings } from '../../../core/readings/counting'
 import { earlierOf, endsPiece, nextDirection } from '../../../core/readings/earlier'
 import { sizeOf } from '../../../core/readings/interpret'
@@ -60,6 +60,10 @@ export function usePulling(view: Readonly<Ref<JointView>>) {
   /** the test by whose ways it is read */
   const test = computed(() => testRead(ownTest.value, direction.value))
   const kind = computed(() => testKinds[ownTest.value])
+  /** the coupon that would be glued in place of this one */
+  const spare = computed(() =>
+    coupon.value ? spareFor(coupon.value, bench.of('coupon', coupon.value.round), '', 0).label : '',
+  )
   /** whether the figure is a strength: of what comes before the own test the load is told */
   const makesStrength = computed(() => direction.value === null && formulaOf(ownTest.value) !== null)
   const loads = computed(() => {
@@ -101,7 +105,7 @@ export function usePulling(view: Readonly<Ref<JointView>>) {
       procedure: of,
       arm: arm.value,
       direction: direction.value,
-      coupons: view.value.coupons,
+      coupons: bench.of('coupon', mine.round),
     }
     lastWay = typed.way
     let saving: Promise<boolean>
@@ -151,6 +155,7 @@ export function usePulling(view: Readonly<Ref<JointView>>) {
     kind,
     loads,
     makesStrength,
+    spare,
     form,
     plannedSize,
     problem,

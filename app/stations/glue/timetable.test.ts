@@ -5,6 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { buildDemoBench } from '../../../demo/bench'
 import type { Evening } from '../../../core/schedule/evening'
 import { mountAt, type Mounted } from '../../testing/mountAt'
+import { lookEntries } from '../../bench/lookEntries'
 import { calendarFile } from './calendarFile'
 
 vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../testing/noWorker')).noCharts())
@@ -139,5 +140,42 @@ describe('the calendar file', () => {
     )
     expect(alarms).toEqual([[-900], [-900, -86_400]])
     expect(new Set(events.map(({ uid }) => uid)).size).toBe(2)
+  })
+
+  it('bears the day on which coupons come back from a long exposure, and none of a short one', () => {
+    const at = Date.parse('2026-12-01T20:00:00Z')
+    const steps = [
+      { id: 'c', kind: 'close', text: '', minS: 0, maxS: null },
+      { id: 'k', kind: 'cure', text: '', minS: 86_400, maxS: null },
+    ]
+    const arm = (id: string, hours: number) => ({
+      id,
+      test: 'lap-shear',
+      exposure: { kind: 'soak', amount: hours, hours },
+    })
+    const coupon = (label: string, of: string) => ({
+      id: label,
+      label,
+      arm: of,
+      procedure: 'p',
+      stamps: [{ step: 'c', at }],
+    })
+    const view = {
+      joint: { code: 'H1', name: 'Rib' },
+      round: { arms: [arm('long', 48), arm('short', 2)] },
+      procedures: [{ id: 'p', steps }],
+      coupons: [coupon('H1-A1', 'long'), coupon('H1-A2', 'long'), coupon('H1-A3', 'short')],
+      readings: [],
+    }
+    expect(lookEntries([view as never])).toEqual([
+      {
+        // a day of cure and two under water
+        from: at + 3 * 86_400_000,
+        to: at + 3 * 86_400_000 + 30 * 60_000,
+        title: 'H1 Rib: lap shear, after 48 h under water',
+        lines: ['Pull or count H1-A1, H1-A2'],
+        alarms: [15, 1440],
+      },
+    ])
   })
 })

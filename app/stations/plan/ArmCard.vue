@@ -31,7 +31,7 @@ const emit = defineEmits<{
   resize: [size: Arm['size'], what: string, before: Arm['size']]
   drop: []
   read: []
-  first: [first: Direction[], before: Direction[]]
+  first: [one: Direction, on: boolean]
 }>()
 const bench = useBench()
 const force = useForce()
@@ -155,7 +155,7 @@ function whyExpected(): Explanation {
       <p v-for="one in tearing" :key="one.text" class="small careful">
         <b>{{ one.letters }}.</b> {{ one.text }} Such pulls say “at least”.
       </p>
-      <FirstPulls :arm="arm" :planned="planned" @set="(first, before) => emit('first', first, before)" />
+      <FirstPulls :arm="arm" :planned="planned" @toggle="(one, on) => emit('first', one, on)" />
       <details class="small">
         <summary>How it is done</summary>
         <ol>

@@ -1,19 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { directionRows, directions, directionsBefore, type Direction } from '../../../core/knowledge/directions'
+import { directionRows, directionsBefore, type Direction } from '../../../core/knowledge/directions'
 import type { Arm } from '../../../core/records/round'
 
 /** What each piece of a test is put through first: shaken, pulled straight, and so on, mildest first. */
 const props = defineProps<{ arm: Arm; planned: boolean }>()
-const emit = defineEmits<{ set: [first: Direction[], before: Direction[]] }>()
+const emit = defineEmits<{ toggle: [one: Direction, on: boolean] }>()
 const offered = computed(() => directionsBefore(props.arm.test))
 const first = computed(() => props.arm.first ?? [])
 const words = computed(() => first.value.map((one) => directionRows[one].done).join(', then '))
-function toggle(one: Direction, event: Event) {
-  const on = (event.target as HTMLInputElement).checked
-  const next = directions.filter((each) => (each === one ? on : first.value.includes(each)))
-  emit('set', next, first.value)
-}
+const isOn = (event: Event) => (event.target as HTMLInputElement).checked
 </script>
 
 <template>
@@ -25,7 +21,7 @@ function toggle(one: Direction, event: Event) {
       is named on the result.
     </p>
     <label v-for="one in offered" :key="one">
-      <input type="checkbox" :checked="first.includes(one)" @change="toggle(one, $event)" />
+      <input type="checkbox" :checked="first.includes(one)" @change="emit('toggle', one, isOn($event))" />
       {{ directionRows[one].act.toLowerCase() }}
     </label>
   </details>

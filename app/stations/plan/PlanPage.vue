@@ -116,7 +116,7 @@ const shown = (id: string) => !narrow.value || part.value === id
             @resize="(size, what, before) => plan.resize(arm, size, what, before)"
             @read="plan.byGauge(arm)"
             @drop="plan.dropArm(arm)"
-            @first="(first, before) => plan.putFirst(arm, first, before)"
+            @first="(one, on) => plan.putFirst(arm, one, on)"
           />
         </div>
         <p v-if="plan.wantsUntreated.value" class="small">

@@ -147,7 +147,7 @@ export function planAnother(bench: Store, view: JointView, now: number): Promise
 export const canUnplan = (view: JointView): boolean =>
   view.coupons.length > 0 &&
   [...view.coupons, ...view.leftOut].every(({ stamps }) => stamps.length === 0) &&
-  view.readings.length === 0
+  view.readings.length + view.earlier.length === 0
 
 export const unplan = (bench: Store, view: JointView): Promise<boolean> =>
   bench.write(

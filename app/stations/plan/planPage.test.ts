@@ -47,6 +47,24 @@ describe('the plan of a joint', () => {
     mounted.wrapper.unmount()
   })
 
+  it('puts each piece through other ways first, in their order, by a tick', async () => {
+    const mounted = await planOf()
+    const card = mounted.wrapper.find('[data-arm]')
+    const boxes = card.findAll('input[type="checkbox"]')
+    expect(boxes.map((one) => one.element.parentElement!.textContent!.trim())).toEqual([
+      'shake it',
+      'pull it straight',
+      'twist it',
+    ])
+    await boxes[2]!.setValue(true)
+    await boxes[0]!.setValue(true)
+    await flushPromises()
+    const [round] = mounted.bench.of('round', 'h5')
+    expect(round!.arms.map(({ first }) => first)).toEqual([['shake', 'twist'], undefined])
+    expect(card.text()).toMatch(/on the same piece: shaken, then twisted/)
+    mounted.wrapper.unmount()
+  })
+
   it('says why each step stands there, with the times of the room', async () => {
     const mounted = await planOf()
     const card = mounted.wrapper.find('[data-letter="B"]')

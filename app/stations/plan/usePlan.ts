@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { directionRows, type Direction } from '../../../core/knowledge/directions'
+import { directionRows, directions, type Direction } from '../../../core/knowledge/directions'
 import { gradingOf, testKinds } from '../../../core/knowledge/testKinds'
 import { isUntreated, untreated } from '../../../core/planning/controls'
 import { fairness, type Mend } from '../../../core/planning/fairness'
@@ -84,12 +84,16 @@ export function usePlan(view: () => JointView) {
         putArm(arm, () => ({ read: { way: 'gauge' } })),
         'read by the gauge',
       ),
-    putFirst: (arm: Arm, first: Direction[], before: Direction[]) =>
-      edit(
-        putArm(arm, () => ({ first })),
-        `before ${testKinds[arm.test].name}: ${first.map((one) => directionRows[one].done).join(', ') || 'nothing'}`,
-        putArm(arm, () => ({ first: before })),
-      ),
+    /** of what stands when it is written, so that two quick ticks are both in */
+    putFirst: (arm: Arm, direction: Direction, on: boolean) => {
+      const put = (to: boolean) =>
+        putArm(arm, ({ first = [] }) => ({
+          first: directions.filter((one) => (one === direction ? to : first.includes(one))),
+        }))
+      const { name } = testKinds[arm.test]
+      const { done } = directionRows[direction]
+      return edit(put(on), on ? `${done} before ${name}` : `not ${done} before ${name}`, put(!on))
+    },
     dropArm: (arm: Arm) => edit(({ arms }) => ({ arms: arms.filter(({ id }) => id !== arm.id) }), 'a test left out'),
     addArm: (arm: Arm) => edit(({ arms }) => ({ arms: [...arms, arm] }), 'another test'),
     /** all tests are looked at, and no piece is left as it was */
