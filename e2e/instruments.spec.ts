@@ -226,6 +226,17 @@ test('on a phone a pull is read with one thumb, and nothing is in the way', asyn
   await page.setViewportSize({ width: 390, height: 844 })
   await openDemo(page, 'H2', 'Break')
   await pullOne(page)
+  // Painted by a finger's strokes, which do not scroll the page away.
+  await page.locator('.paint summary').click()
+  await page.getByRole('radio', { name: 'broad' }).check()
+  const face = page.locator('.paint svg').last()
+  await face.scrollIntoViewIfNeeded()
+  const box = (await face.boundingBox())!
+  await page.mouse.move(box.x + 8, box.y + 8)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width - 8, box.y + box.height - 8, { steps: 6 })
+  await page.mouse.up()
+  await expect(page.locator('.places .tap b').nth(1)).toHaveText('100 %')
   await page.getByLabel('Read by').selectOption('trace')
   expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([])
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)

@@ -76,6 +76,46 @@ async function photograph(page) {
   await page.locator('.photo').evaluate((part) => window.scrollTo(0, part.getBoundingClientRect().top + scrollY - 380))
   await page.waitForTimeout(300)
 }
+/** Both faces painted as a maker would: most of it in the glue, some torn out of A, a corner off B, a void. */
+async function paintFaces(page) {
+  await page.locator('#reading-text').fill('14.2 kgf')
+  await page.locator('.paint summary').click()
+  const choose = (name) => page.getByRole('radio', { name }).check()
+  await choose(/^in the glue/)
+  await page.getByRole('button', { name: 'All of it in the glue' }).click()
+  const draw = async (part, brush, points) => {
+    await choose(part)
+    await choose(brush)
+    const box = await page.locator('.paint svg').first().boundingBox()
+    const at = ([x, y]) => [box.x + x * box.width, box.y + y * box.height]
+    await page.mouse.move(...at(points[0]))
+    await page.mouse.down()
+    for (const point of points) await page.mouse.move(...at(point), { steps: 6 })
+    await page.mouse.up()
+  }
+  const [broad, middle] = [/^broad$/, /^middle$/]
+  await draw(/^torn in A/, broad, [
+    [0.05, 0.8],
+    [0.3, 0.9],
+    [0.42, 0.95],
+  ])
+  await draw(/^off B/, broad, [
+    [0.9, 0.05],
+    [0.97, 0.3],
+  ])
+  await draw(/^off B/, middle, [
+    [0.8, 0.1],
+    [0.9, 0.5],
+  ])
+  await draw(/^void/, middle, [
+    [0.55, 0.45],
+    [0.6, 0.5],
+  ])
+  await page.locator('.paint').evaluate((part) => window.scrollTo(0, part.getBoundingClientRect().top + scrollY - 330))
+  await page.mouse.move(0, 0)
+  await page.evaluate(() => document.activeElement?.blur())
+  await page.waitForTimeout(300)
+}
 const views = [
   ['start', '/'],
   ['ask', '/joint/h2/ask'],
@@ -87,6 +127,7 @@ const views = [
   ['break', '/joint/h2/break'],
   ['break-live', '/joint/h2/break'],
   ['break-photo', '/joint/h2/break'],
+  ['break-painted', '/joint/h2/break'],
   ['choose', '/joint/h2/choose'],
   ['card', '/joint/h1/card'],
   ['print', '/joint/h2/print'],
@@ -140,6 +181,7 @@ try {
         await page.evaluate(() => document.activeElement?.blur())
       }
       if (name === 'break-photo') await photograph(page)
+      if (name === 'break-painted') await paintFaces(page)
       if (name === 'shortlist-opened') {
         await page.getByLabel('Find a glue').fill('Rubbery')
         const line = page.locator('li.glue').filter({ hasText: 'Rubbery instant' })
@@ -158,11 +200,6 @@ try {
     { viewport: { width: 390, height: 844 } },
     views.filter(([name]) => ['break', 'ask', 'shortlist', 'glue'].includes(name)),
     '-phone',
-  )
-  await shoot(
-    { viewport: { width: 1280, height: 800 }, colorScheme: 'dark' },
-    views.filter(([name]) => name === 'glue'),
-    '-dark',
   )
   await browser.close()
 } finally {

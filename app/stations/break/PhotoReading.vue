@@ -20,7 +20,7 @@ async function keep(blob: Blob, width: number, height: number) {
   const { label } = props.coupon
   const now = bench.get('coupon', props.coupon.id) ?? props.coupon
   const photos = [...(now.photos ?? []), { id, at: stampNow(), width, height }]
-  await bench.write(`Photo of ${label}`, [update('coupon', now, { photos })], true)
+  await bench.write(`Photo kept with ${label}`, [update('coupon', now, { photos })], true)
 }
 const {
   task,

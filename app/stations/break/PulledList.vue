@@ -69,7 +69,7 @@ const putAside = (line: Line) => setAside(bench, line.label, line.reading, troub
       <li v-for="line in shown" :key="line.reading.id" :class="{ aside: line.reading.setAside }">
         <TapeLabel>{{ line.label }}</TapeLabel>
         <AskWhy :why="() => whyReading(line.label, line.reading, line.read, line.test)"
-          ><span class="num">{{ valueWords(line.read.datum) }}</span>
+          ><span class="num">{{ line.reading.direction === 'shake' ? 'shaken' : valueWords(line.read.datum) }}</span>
           <small v-if="line.read.datum.kind !== 'leftOut'">&nbsp;{{ line.read.unit }}</small></AskWhy
         >
         <span v-if="troubled(line)" class="fails">{{ troubleOf(line) }}.</span>

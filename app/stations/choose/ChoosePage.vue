@@ -40,6 +40,8 @@ const test = computed(() => view.value.arm?.test ?? 'lap-shear')
 const kind = computed(() => testKinds[test.value])
 const graded = computed(() => view.value.arm !== null && gradingOf(test.value) !== null)
 const losses = computed(() => view.value.arm !== null && countsLosses(test.value))
+/** looked at or counted: no strength */
+const beside = computed(() => graded.value || losses.value)
 const limit = computed(() => limitHere(view.value))
 const currency = computed(() => bench.bench?.currency ?? '')
 const told = computed(() => (analysis.value ? headline(analysis.value) : null))
@@ -48,7 +50,7 @@ const nameOf = (id: string) => candidates.value.find(({ procedure }) => procedur
 const byOrder = computed(() => view.value.readings.some(({ raw }) => raw.way === 'hands' && raw.lowN === null))
 const title = computed(() => {
   if (!view.value.readings.length) return 'Nothing is pulled yet'
-  if (graded.value || losses.value) return capital(kind.value.name)
+  if (beside.value) return capital(kind.value.name)
   if (!analysis.value) return 'Working it out…'
   if (told.value) return titleWords(told.value, nameOf)
   return byOrder.value ? 'An order, no strengths' : 'Nothing to say yet'
@@ -75,7 +77,8 @@ watch(
     <header>
       <h1>{{ title }}</h1>
       <p v-if="view.round" class="mute">
-        {{ view.arm ? armWords(view.arm) : kind.name }}, {{ kind.unit }} · {{ plural(view.readings.length, 'pull') }} of
+        {{ view.arm ? armWords(view.arm) : kind.name }}<template v-if="!beside">, {{ kind.unit }}</template> ·
+        {{ beside ? `${view.readings.length} looked at` : plural(view.readings.length, 'pull') }} of
         {{ view.coupons.length }}
         <template v-if="analysis?.scatter">
           · scatter about ±{{ Math.round(100 * (Math.exp(scatter) - 1)) }} %</template
@@ -139,6 +142,7 @@ watch(
         v-bind="{ candidates, analysis, test, limit, scatter, currency, refused }"
       />
       <HowSure :pairs="pairs" :hunch="hunch" :name-of="nameOf" />
+      <EarlierPulls v-if="view.earlier.length" :view="view" />
       <DecideForm
         v-if="!refused"
         :view="view"
@@ -148,7 +152,6 @@ watch(
         :name-of="nameOf"
       />
     </template>
-    <EarlierPulls v-if="view.earlier.length" :view="view" />
     <RanksTable v-if="byOrder" :view="view" />
     <ShareKept v-for="pair in kept" :key="pair.exposed.id" :view="props.view" :pair="pair" />
   </div>
