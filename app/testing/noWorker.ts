@@ -17,18 +17,23 @@ export function workerHere() {
         else if (answer.kind === 'failed') reject(new Error(JSON.stringify(answer.error)))
       })
     })
-  return {
-    benchWorker: () => ({
-      analyse: ask('analyse'),
-      openWords: ask('openWords'),
-      evidence: ask('evidence'),
-      // A page is opened hundreds of times in a suite: what is found at once is enough there.
-      timetable: (input: object) => ask('timetable')({ ...input, seconds: 0.01 }),
-      joints: ask('joints'),
-      photo: (input: never) => answered('photo', input),
-      copy: async () => true,
-    }),
-  }
+  // The same holds for what is drawn: a few hundred draws weigh as well.
+  const few = (kind: string) => (input: { key: string; of: object }) =>
+    ask(kind)({ ...input, of: { ...input.of, draws: 400 } })
+  const worker = () => ({
+    weigh: few('weigh'),
+    moves: few('moves'),
+    next: ask('next'),
+    analyse: ask('analyse'),
+    openWords: ask('openWords'),
+    evidence: ask('evidence'),
+    // A page is opened hundreds of times in a suite: what is found at once is enough there.
+    timetable: (input: object) => ask('timetable')({ ...input, seconds: 0.01 }),
+    joints: ask('joints'),
+    photo: (input: never) => answered('photo', input),
+    copy: async () => true,
+  })
+  return { benchWorker: worker, sideWorker: worker }
 }
 
 /** Charts need a real browser; all that is computed for them is computed all the same. */

@@ -71,6 +71,18 @@ export class WorkerClient {
     return this.ask('photo', input, options)
   }
 
+  weigh(input: Tasks['weigh']['input'], options: AskOptions = {}): Promise<Tasks['weigh']['result']> {
+    return this.ask('weigh', input, options)
+  }
+
+  moves(input: Tasks['moves']['input'], options: AskOptions = {}): Promise<Tasks['moves']['result']> {
+    return this.ask('moves', input, options)
+  }
+
+  next(input: Tasks['next']['input'], options: AskOptions = {}): Promise<Tasks['next']['result']> {
+    return this.ask('next', input, options)
+  }
+
   private ask<K extends TaskKind>(kind: K, input: Tasks[K]['input'], options: AskOptions): Promise<Tasks[K]['result']> {
     const { signal, onProgress } = options
     const job = ++this.count
@@ -83,11 +95,11 @@ export class WorkerClient {
         onProgress,
       })
       signal?.addEventListener('abort', () => this.cancel(job), { once: true })
-      this.next()
+      this.startNext()
     })
   }
 
-  private next(): void {
+  private startNext(): void {
     if (this.running !== null) return
     const first = this.jobs.values().next().value
     if (!first) return
@@ -131,7 +143,7 @@ export class WorkerClient {
           ? new CodedError(response.error.code, response.error.path, response.error.facts)
           : new Error(response.error.message),
       )
-    this.next()
+    this.startNext()
   }
 
   private finish(job: number): void {
@@ -150,7 +162,7 @@ export class WorkerClient {
     }
     this.finish(job)
     found.reject(aborted())
-    this.next()
+    this.startNext()
   }
 
   private died(reason: Error): void {
@@ -166,9 +178,11 @@ export class WorkerClient {
 
 const aborted = () => new DOMException('Cancelled', 'AbortError')
 
+const spawned = () => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }) as unknown as WorkerLike
 let shared: WorkerClient | null = null
-/** The app's one worker, started when it is first asked. */
-export const benchWorker = (): WorkerClient =>
-  (shared ??= new WorkerClient(
-    () => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }) as unknown as WorkerLike,
-  ))
+/** The app's worker, started when it is first asked. */
+export const benchWorker = (): WorkerClient => (shared ??= new WorkerClient(spawned))
+
+let side: WorkerClient | null = null
+/** Another one for what takes its time while the first has to answer at once: a weight is being dragged. */
+export const sideWorker = (): WorkerClient => (side ??= new WorkerClient(spawned))

@@ -11,6 +11,11 @@ import { colourShares, type ColourShares } from '../../core/photo/shares'
 import { planJoints, type BuildPlan, type JointsToGlue } from '../../core/schedule/buildJoints'
 import type { Shop } from '../../core/records/shop'
 import { findTimetable, type TimetableInput, type TimetableResult } from './timetable'
+import type { NextAnswer, NextQuestion } from '../../core/choice/next'
+import type { School } from '../../core/choice/rank'
+import type { Moves } from '../../core/choice/weigh'
+import type { WeighResult } from '../../core/choice/weighRound'
+import { moves, nextTests, weighed, type MovesAsked, type WeighAsked } from './weighing'
 import { analyse, type Analysis, type AnalysisInput } from '../../core/statistics/analyse'
 
 /** The brief with its material classes, plain: it goes to another thread. */
@@ -79,6 +84,9 @@ export interface Tasks {
   timetable: { input: TimetableInput; result: TimetableResult }
   joints: { input: JointsInput; result: BuildPlan }
   photo: { input: PhotoInput; result: PhotoResult }
+  weigh: { input: WeighAsked; result: WeighResult }
+  moves: { input: MovesAsked; result: Record<School, Moves[]> }
+  next: { input: NextQuestion[]; result: NextAnswer[] }
 }
 export type TaskKind = keyof Tasks
 
@@ -116,6 +124,12 @@ function work(request: Request, onProgress: Say): Result | Promise<Result> {
       return copyBench(request.input)
     case 'photo':
       return photoShares(request.input, onProgress)
+    case 'weigh':
+      return weighed(request.input)
+    case 'moves':
+      return moves(request.input)
+    case 'next':
+      return nextTests(request.input)
     case 'joints': {
       const { of, shop, readyBy, now } = request.input
       return planJoints(of, shop, readyBy, now)

@@ -1,3 +1,4 @@
+import type { Random } from '../planning/random'
 import type { Reading } from '../records/reading'
 
 /** Of many small things on the pieces of a procedure: how many there were, how many were lost, and the share kept. */
@@ -34,7 +35,12 @@ function cumulated(kept: number, lost: number): Float64Array {
 }
 
 function quantile(below: Float64Array, q: number): number {
-  const i = below.findIndex((value) => value >= q)
+  let [low, i] = [0, below.length - 1]
+  while (low < i) {
+    const middle = (low + i) >> 1
+    if (below[middle]! < q) low = middle + 1
+    else i = middle
+  }
   const before = i > 0 ? below[i - 1]! : 0
   return share(FROM + (i + (q - before) / (below[i]! - before)) * STEP)
 }
@@ -43,6 +49,12 @@ function quantile(below: Float64Array, q: number): number {
 export function keptShare(kept: number, lost: number): Losses['kept'] {
   const below = cumulated(kept, lost)
   return { median: quantile(below, 0.5), low90: quantile(below, 0.05), high90: quantile(below, 0.95) }
+}
+
+/** Draws of the share kept. */
+export function keptDraws({ before, lost }: Pick<Losses, 'before' | 'lost'>, n: number, random: Random): Float64Array {
+  const below = cumulated(before - lost, lost)
+  return Float64Array.from({ length: n }, () => quantile(below, random()))
 }
 
 /** The chance that one keeps a larger share than another, from their counts, 0…1. */

@@ -186,7 +186,7 @@ function outBy(
 }
 
 /** How bad a median is, the less the better; of a band how far outside of it. */
-function badness(criterion: RankCriterion, x: number): number {
+export function badness(criterion: RankCriterion, x: number): number {
   if (criterion.better !== 'band') return criterion.better === 'more' ? -x : x
   const { low, high, scale } = criterion
   return Math.max(0, scaled(scale, low) - scaled(scale, x), scaled(scale, x) - scaled(scale, high))

@@ -66,20 +66,35 @@ export const swapped = (one: Coupon, other: Coupon, reason: string, now: number)
  * glued and pulled last.
  * @param coupons of the round
  */
-export function spareFor(coupon: Coupon, coupons: readonly Coupon[], newId: string, now: number): Coupon {
-  const own = coupons.filter(({ procedure }) => procedure === coupon.procedure)
+export const spareFor = (coupon: Coupon, coupons: readonly Coupon[], newId: string, now: number): Coupon => ({
+  ...extraFor(coupon.procedure, coupon.arm, coupons, newId, now),
+  deviations: [{ at: now, text: `A spare in place of ${coupon.label}` }],
+})
+
+/**
+ * One more coupon of a procedure and a test, with the next free number, glued and pulled last.
+ * @param coupons of the round, some of the procedure among them
+ */
+export function extraFor(
+  procedure: string,
+  arm: string,
+  coupons: readonly Coupon[],
+  newId: string,
+  now: number,
+): Coupon {
+  const own = coupons.filter((one) => one.procedure === procedure)
   const block = Math.max(...own.map((one) => one.block)) + 1
   return {
     id: newId,
-    round: coupon.round,
-    arm: coupon.arm,
-    procedure: coupon.procedure,
+    round: own[0]!.round,
+    arm,
+    procedure,
     block,
-    label: coupon.label.replace(/\d+$/, String(block)),
+    label: own[0]!.label.replace(/\d+$/, String(block)),
     glueAt: Math.max(...coupons.map(({ glueAt }) => glueAt)) + 1,
     pullAt: Math.max(...coupons.map(({ pullAt }) => pullAt)) + 1,
     size: {},
     stamps: [],
-    deviations: [{ at: now, text: `A spare in place of ${coupon.label}` }],
+    deviations: [{ at: now, text: 'Added to the round after the first pulls' }],
   }
 }

@@ -21,8 +21,10 @@ import EarlierPulls from './EarlierPulls.vue'
 import GradesTable from './GradesTable.vue'
 import HowSure from './HowSure.vue'
 import LossesTable from './LossesTable.vue'
+import NextTest from './NextTest.vue'
 import RanksTable from './RanksTable.vue'
 import ShareKept from './ShareKept.vue'
+import WeighedChoice from './WeighedChoice.vue'
 import { limitHere, useAnalysis, useCandidates } from './round'
 import { titleWords } from './titleWords'
 import { whyMargin } from './whyChoice'
@@ -143,6 +145,8 @@ watch(
       />
       <HowSure :pairs="pairs" :hunch="hunch" :name-of="nameOf" />
       <EarlierPulls v-if="view.earlier.length" :view="view" />
+      <WeighedChoice v-if="!refused" :view="props.view" />
+      <NextTest v-if="!refused" :view="props.view" />
       <DecideForm
         v-if="!refused"
         :view="view"

@@ -1,31 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { startWeights } from '../../../core/choice/criteria'
 import { criteria, type Criterion, type Round } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
+import { kindWords as words } from '../../bench/kindWords'
 import { momentName } from '../../look/figures'
 
 /** How much each thing will count in the choice, said before the first pull; a later change is allowed and marked. */
 const props = defineProps<{ round: Round; locked: boolean }>()
 const emit = defineEmits<{ change: [weights: NonNullable<Round['weights']>] }>()
 const now = useMinute()
-const words: Record<Criterion, string> = {
-  strength: 'strength',
-  flexibility: 'flexibility',
-  cure: 'quick cure',
-  cost: 'low cost',
-  ease: 'ease',
-  durability: 'durability',
-  looks: 'looks',
-  'later-work': 'later work',
-}
 const values = computed(() => props.round.weights?.values ?? null)
 function set(criterion: Criterion, value: number) {
   const changedLate = props.locked ? stampNow() : (props.round.weights?.changedLate ?? null)
-  const start = Object.fromEntries(criteria.map((one) => [one, one === 'strength' ? 3 : 1])) as Record<
-    Criterion,
-    number
-  >
-  emit('change', { values: { ...start, ...values.value, [criterion]: value }, setAt: stampNow(), changedLate })
+  emit('change', { values: { ...startWeights, ...values.value, [criterion]: value }, setAt: stampNow(), changedLate })
 }
 </script>
 

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { schools, type School } from '../../../core/choice/rank'
+import type { WeighResult } from '../../../core/choice/weighRound'
+import { percent } from '../../look/figures'
+import { schoolWords } from './weighWords'
+
+/** The three ways to judge side by side: who comes first in each, and how surely. */
+const props = defineProps<{ result: WeighResult; nameOf: (id: string) => string; letterOf: (id: string) => string }>()
+const order = (school: School) => [...props.result.schools[school]].sort((x, y) => y.pBest - x.pBest)
+const first = (school: School) => props.result.winners[school]
+</script>
+
+<template>
+  <div class="schools">
+    <article v-for="school in schools" :key="school" class="card" :data-school="school">
+      <h3>{{ schoolWords[school].name }}</h3>
+      <p class="mute small">{{ schoolWords[school].gloss }}</p>
+      <p class="first">
+        <b v-if="first(school)">{{ nameOf(first(school)!) }}</b>
+        <b v-else class="careful">Nobody: each misses a must.</b>
+      </p>
+      <ul>
+        <li v-for="one in order(school)" :key="one.procedure">
+          <span class="letter">{{ letterOf(one.procedure) }}</span>
+          <span class="bar" aria-hidden="true"><i :style="{ width: `${100 * one.pBest}%` }"></i></span>
+          <span class="num small">first in {{ percent(one.pBest) }}</span>
+        </li>
+      </ul>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.schools {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
+  gap: 14px;
+}
+article {
+  padding: 14px 16px;
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+.first {
+  font-size: 1.125rem;
+}
+li {
+  display: grid;
+  grid-template-columns: 22px minmax(40px, 1fr) auto;
+  gap: 10px;
+  align-items: center;
+  padding: 4px 0;
+}
+.letter {
+  font-weight: 650;
+}
+.bar {
+  height: 10px;
+  border: 1px solid var(--tick);
+  border-radius: 2px;
+  background: var(--bg);
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--ink);
+}
+</style>

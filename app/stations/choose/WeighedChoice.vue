@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { schools } from '../../../core/choice/rank'
+import type { JointView } from '../../bench/jointView'
+import { kindWords } from '../../bench/kindWords'
+import { useBench } from '../../bench/store'
+import CriteriaTable from './CriteriaTable.vue'
+import SchoolCards from './SchoolCards.vue'
+import TradeOff from './TradeOff.vue'
+import { useWeighed } from './useWeighed'
+import WeightSliders from './WeightSliders.vue'
+import { neededWords, whyWords } from './weighWords'
+
+/** The round judged on all that counts, in three ways, with weights that can be tried. */
+const props = defineProps<{ view: JointView }>()
+const bench = useBench()
+const { items, procedures, missing, groups, weightOf, tried, changed, keep, reset, result, moves, problem, retry } =
+  useWeighed(() => props.view)
+const currency = computed(() => bench.bench?.currency ?? '')
+const procedureOf = (id: string) => procedures.value.find((one) => one.id === id)
+const nameOf = (id: string) => procedureOf(id)?.name ?? '?'
+const letterOf = (id: string) => procedureOf(id)?.letter ?? '?'
+const itemOf = (id: string) => items.value.find(({ criterion }) => criterion.id === id)!
+const names = { procedure: nameOf, item: itemOf }
+const said = computed(() => {
+  if (!result.value) return []
+  const { winners, why } = result.value
+  const first = winners.points
+  if (first && schools.every((school) => winners[school] === first))
+    return [`All three ways come to the same: ${nameOf(first)}.`]
+  return whyWords(why, names)
+})
+const second = computed(() => result.value?.needed[0]?.procedure ?? null)
+const needed = computed(() => (result.value ? neededWords(result.value.needed, names, currency.value) : []))
+</script>
+
+<template>
+  <section v-if="items.length && procedures.length > 1" aria-labelledby="weighed" data-weighed>
+    <h2 id="weighed">All that counts, judged in three ways</h2>
+    <p v-if="problem" class="problem" role="alert">
+      {{ problem }} <v-btn class="quiet" @click="retry">Try again</v-btn>
+    </p>
+    <p v-if="!result && !problem" role="status">Weighing…</p>
+    <template v-if="result">
+      <p v-for="line in said" :key="line" class="said" role="status">{{ line }}</p>
+      <SchoolCards :result="result" :name-of="nameOf" :letter-of="letterOf" />
+      <CriteriaTable :code="view.joint.code" v-bind="{ items, procedures, result, currency }" />
+      <p v-if="missing.length" class="careful small">
+        Counts, and nothing is known of it here, so that it is not weighed:
+        {{ missing.map((kind) => kindWords[kind]).join(', ') }}.
+      </p>
+      <h3>What if it counted otherwise?</h3>
+      <WeightSliders
+        v-bind="{ groups, weightOf, moves, changed, keep }"
+        :late="view.readings.length > 0"
+        @try="(kind, weight) => (tried = { ...tried, [kind]: weight })"
+        @reset="reset"
+      />
+      <template v-if="second && needed.length">
+        <h3>What would have to be true for {{ nameOf(second) }} to come first by points?</h3>
+        <p class="mute small">Any one of these, alone:</p>
+        <ul class="needed num">
+          <li v-for="line in needed" :key="line">{{ line }}</li>
+        </ul>
+      </template>
+      <TradeOff v-bind="{ items, procedures, result, currency }" />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 14px;
+}
+section > * {
+  min-width: 0;
+}
+.said {
+  font-size: 1.125rem;
+}
+.needed li {
+  padding: 4px 0;
+}
+</style>

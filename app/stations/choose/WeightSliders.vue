@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { School } from '../../../core/choice/rank'
+import type { Moves, WeightGroup } from '../../../core/choice/weigh'
+import type { Criterion } from '../../../core/records/round'
+import { kindWords } from '../../bench/kindWords'
+import ActButton from '../../look/ActButton.vue'
+import { moveWords } from './weighWords'
+
+/** Weights to be tried: all follows at once, and nothing is kept until it is said so. */
+const props = defineProps<{
+  groups: readonly WeightGroup[]
+  weightOf: (kind: Criterion) => number
+  moves: Record<School, Moves[]> | null
+  changed: boolean
+  late: boolean
+  keep: () => Promise<boolean>
+}>()
+const emit = defineEmits<{ try: [kind: Criterion, weight: number]; reset: [] }>()
+const MOST = 5
+const said = computed(() => {
+  const by = new Map((props.moves?.points ?? []).map((one) => [one.group, moveWords(one)]))
+  return (id: string) => by.get(id) ?? '…'
+})
+const value = (event: Event) => Number((event.target as HTMLInputElement).value)
+</script>
+
+<template>
+  <div class="weights" data-weights>
+    <label v-for="{ id } in groups" :key="id">
+      <span>{{ kindWords[id as Criterion] }}</span>
+      <input
+        type="range"
+        min="0"
+        :max="MOST"
+        step="1"
+        :value="weightOf(id as Criterion)"
+        @input="emit('try', id as Criterion, value($event))"
+      />
+      <b class="num">{{ weightOf(id as Criterion) }}</b>
+      <span class="small mute">{{ said(id) }}</span>
+    </label>
+    <p v-if="changed" class="acts" role="status">
+      <span>Only tried: nothing of it is kept yet.</span>
+      <ActButton class="alt" :act="keep">Keep these weights</ActButton>
+      <v-btn class="quiet" @click="emit('reset')">Back to those that were set</v-btn>
+      <span v-if="late" class="careful">After the first pull a change is marked on the result.</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.weights {
+  display: grid;
+  gap: 2px;
+}
+label {
+  display: grid;
+  grid-template-columns: 110px minmax(120px, 220px) 24px minmax(0, 1fr);
+  gap: 14px;
+  align-items: center;
+  min-height: 44px;
+}
+input {
+  accent-color: var(--go);
+  width: 100%;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+}
+@media (max-width: 700px) {
+  label {
+    grid-template-columns: 96px minmax(80px, 1fr) 20px;
+  }
+  label > .small {
+    grid-column: 1 / -1;
+    margin-top: -8px;
+  }
+}
+</style>

@@ -1,0 +1,156 @@
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { criteriaOf, notWeighed, startWeights, type Item, type ProcedureFacts } from '../../../core/choice/criteria'
+import { withGroup, type Moves, type WeightGroup } from '../../../core/choice/weigh'
+import type { School } from '../../../core/choice/rank'
+import type { WeighResult } from '../../../core/choice/weighRound'
+import { sayError } from '../../../core/messages'
+import { handsOnMinutes, fullCureS } from '../../../core/planning/steps'
+import { update } from '../../../core/records/entry'
+import { criteria as kinds, type Criterion, type Procedure } from '../../../core/records/round'
+import { stampNow } from '../../bench/clock'
+import { familyTimes, type JointView } from '../../bench/jointView'
+import { steady } from '../../bench/steady'
+import { useBench } from '../../bench/store'
+import { benchWorker, sideWorker } from '../../workers/client'
+import { costOf } from './round'
+
+/** Draws for what is weighed (methods.md 9), and their seed: the same round is always weighed alike. */
+const DRAWS = 20_000
+const SEED = 1
+/** What is slower waits until the weights have rested, ms. */
+const REST_MS = 400
+
+/** A round weighed on all that counts: by three schools, with weights that may be tried before they are kept. */
+export function useWeighed(view: () => JointView) {
+  const bench = useBench()
+  const factsOf = (procedure: Procedure): ProcedureFacts => {
+    const family = familyTimes(bench, procedure)
+    return {
+      procedure: procedure.id,
+      family: family.id,
+      cureH: fullCureS(procedure.steps) / 3600,
+      handledH: family.handlingS / 3600,
+      costPerJoint: costOf(bench, view(), procedure)?.perJoint ?? null,
+      handsOnMinutes: handsOnMinutes(procedure.steps),
+    }
+  }
+  const procedures = computed(() => view().procedures.filter(({ id }) => view().round?.procedures.includes(id)))
+  const items = steady<Item[]>(
+    () => {
+      const { round, joint, a, b, coupons, readings } = view()
+      if (!round || !readings.length) return []
+      return criteriaOf({
+        brief: joint.brief,
+        a: a?.cls.id ?? null,
+        b: b?.cls.id ?? null,
+        round,
+        coupons,
+        readings,
+        facts: procedures.value.map(factsOf),
+      })
+    },
+    (list) => [JSON.stringify(list)],
+  )
+  const missing = computed(() => (view().round ? notWeighed({ round: view().round! }, items.value) : []))
+  /** the weights of the kinds as they are kept, and as they are tried */
+  const kept = computed<Record<Criterion, number>>(() => ({ ...startWeights, ...view().round?.weights?.values }))
+  const tried = ref<Partial<Record<Criterion, number>>>({})
+  const weightOf = (kind: Criterion): number => tried.value[kind] ?? kept.value[kind]
+  const groups = computed<WeightGroup[]>(() =>
+    kinds.flatMap((kind) => {
+      const members = items.value.flatMap(({ of }, c) => (of === kind ? [c] : []))
+      return members.length ? [{ id: kind, members }] : []
+    }),
+  )
+  const weights = computed(() =>
+    groups.value.reduce(
+      (all, group) => withGroup(all, group, weightOf(group.id as Criterion)),
+      items.value.map(() => 0),
+    ),
+  )
+  const question = steady(
+    () => ({
+      key: JSON.stringify([items.value.map(({ criterion, from }) => [{ ...criterion, weight: 0 }, from])]),
+      of: { items: items.value, procedures: procedures.value.map(({ id }) => id), draws: DRAWS, seed: SEED },
+    }),
+    ({ key, of }) => [key, of.procedures.join()],
+  )
+
+  const result = shallowRef<WeighResult | null>(null)
+  const moves = shallowRef<Record<School, Moves[]> | null>(null)
+  const fault = shallowRef<unknown>(null)
+  /** one is asked at a time; what has changed meanwhile is asked when it is back, and only the latest of it */
+  let asking = false
+  let again = false
+  let gone = false
+  async function ask() {
+    if (asking) return void (again = true)
+    if (!items.value.length || procedures.value.length < 2) return void (result.value = null)
+    asking = true
+    try {
+      const got = await benchWorker().weigh({ ...question.value, weights: weights.value })
+      if (!gone && !again) result.value = got
+      fault.value = null
+    } catch (error) {
+      fault.value = error
+    }
+    asking = false
+    if (!again || gone) return
+    again = false
+    void ask()
+  }
+  let resting: ReturnType<typeof setTimeout> | undefined
+  let running: AbortController | null = null
+  function askMoves() {
+    clearTimeout(resting)
+    running?.abort()
+    moves.value = null
+    resting = setTimeout(() => void slow(), REST_MS)
+  }
+  async function slow() {
+    if (!items.value.length || procedures.value.length < 2) return
+    const mine = (running = new AbortController())
+    try {
+      const input = { ...question.value, weights: weights.value, groups: groups.value }
+      const got = await sideWorker().moves(input, { signal: mine.signal })
+      if (!mine.signal.aborted) moves.value = got
+    } catch {
+      // How far a weight may move is left open; the judgement itself stands.
+    }
+  }
+  watch([question, weights], () => (void ask(), askMoves()), { immediate: true })
+  onScopeDispose(() => {
+    gone = true
+    clearTimeout(resting)
+    running?.abort()
+  })
+
+  const changed = computed(() =>
+    groups.value.some(({ id }) => weightOf(id as Criterion) !== kept.value[id as Criterion]),
+  )
+  function keep(): Promise<boolean> {
+    const round = view().round!
+    const values = Object.fromEntries(kinds.map((kind) => [kind, Math.round(weightOf(kind))])) as Record<
+      Criterion,
+      number
+    >
+    const said = { values, setAt: stampNow(), changedLate: view().readings.length ? stampNow() : null }
+    tried.value = {}
+    return bench.write(`${view().joint.code}: what counts`, [update('round', round, { weights: said })], true)
+  }
+  return {
+    items,
+    procedures,
+    missing,
+    groups,
+    weightOf,
+    tried,
+    changed,
+    keep,
+    reset: () => (tried.value = {}),
+    result,
+    moves,
+    problem: computed(() => (fault.value ? sayError(fault.value) : '')),
+    retry: () => void ask(),
+  }
+}

@@ -1,0 +1,40 @@
+import { nextBest, type NextAnswer, type NextQuestion } from '../../core/choice/next'
+import type { School } from '../../core/choice/rank'
+import type { Moves, Prepared, WeightGroup } from '../../core/choice/weigh'
+import {
+  allMoves,
+  judge,
+  prepareRound,
+  standingOf,
+  type WeighInput,
+  type WeighResult,
+} from '../../core/choice/weighRound'
+
+/** A round to be weighed. key: the same for as long as only the weights change. */
+export interface WeighAsked {
+  key: string
+  of: WeighInput
+  weights: number[]
+}
+
+/** The last round that was drawn: a weight that is dragged asks for the same one many times a second. */
+let drawn: { key: string; prepared: Prepared; standing: ReturnType<typeof standingOf> | null } | null = null
+function drawnOf({ key, of }: Pick<WeighAsked, 'key' | 'of'>) {
+  if (drawn?.key !== key) drawn = { key, prepared: prepareRound(of), standing: null }
+  return drawn
+}
+
+export function weighed(asked: WeighAsked): WeighResult {
+  const of = drawnOf(asked)
+  of.standing ??= standingOf(of.prepared)
+  return { ...judge(of.prepared, asked.weights), ...of.standing }
+}
+
+export interface MovesAsked extends WeighAsked {
+  groups: WeightGroup[]
+}
+export const moves = (asked: MovesAsked): Record<School, Moves[]> =>
+  allMoves(drawnOf(asked).prepared, asked.weights, asked.groups)
+
+/** What one more coupon of each procedure is worth, test by test. */
+export const nextTests = (questions: readonly NextQuestion[]): NextAnswer[] => questions.map(nextBest)
