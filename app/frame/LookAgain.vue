@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { reopenedBy } from '../../core/choice/reopen'
 import { nextLook } from '../../core/evidence/scrap'
 import { familyOf, isFamily } from '../../core/knowledge/families'
 import { armWords } from '../../core/planning/arms'
@@ -9,6 +10,7 @@ import { calendarText } from '../bench/calendarText'
 import { lookEntries } from '../bench/lookEntries'
 import { useMinute } from '../bench/clock'
 import type { JointView } from '../bench/jointView'
+import { reopenedWords } from '../bench/reopenedWords'
 import { useBench } from '../bench/store'
 import { dayName, momentName } from '../look/figures'
 import { saveFile } from './saveFile'
@@ -72,6 +74,24 @@ const temporary = computed(() =>
       : [],
   ),
 )
+/** decisions that something new speaks about */
+const reopened = computed(() =>
+  props.views.flatMap(({ joint, round, coupons, readings, decision }) => {
+    if (!decision) return []
+    const adhesive = bench.get('procedure', decision.procedure)?.adhesive ?? null
+    const stock = adhesive ? bench.of('stock', adhesive) : []
+    const [first] = reopenedBy(decision, joint.brief, round, coupons, readings, stock)
+    return first
+      ? [
+          {
+            code: joint.code,
+            words: reopenedWords(first, decision.known.unit),
+            to: { name: 'choose', params: { joint: joint.id } },
+          },
+        ]
+      : []
+  }),
+)
 const due = computed(() =>
   bench
     .all('houseRule')
@@ -80,8 +100,11 @@ const due = computed(() =>
 </script>
 
 <template>
-  <template v-if="due.length || waiting.length || scraps.length || temporary.length">
+  <template v-if="due.length || waiting.length || scraps.length || temporary.length || reopened.length">
     <h2>Look again</h2>
+    <p v-for="one in reopened" :key="`again ${one.code}`">
+      <router-link :to="one.to">{{ one.code }}</router-link> is decided, and more is known now: {{ one.words }}
+    </p>
     <p v-for="one in temporary" :key="one.code">
       <router-link :to="one.to">{{ one.code }}</router-link> is made only for a time: make it anew
       {{ dayName(one.day) }}.

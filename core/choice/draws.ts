@@ -1,4 +1,4 @@
-import { normalDraw, seededRandom } from '../planning/random'
+import { normalDraws, seededRandom, type Random } from '../planning/random'
 import { averagingPoints, type Conditional } from '../statistics/conditional'
 import type { ModelReading } from '../statistics/data'
 import { posteriorOf } from '../statistics/posterior'
@@ -33,8 +33,8 @@ function drawnFrom({ x, w }: { x: readonly number[]; w: readonly number[] }): (u
 }
 
 /** One procedure’s μ at one σ. */
-const drawer = (conditional: Conditional, sigma: number, random: () => number): (() => number) => {
-  if (conditional.kind === 'normal') return () => conditional.mean + conditional.sd * normalDraw(random)
+const drawer = (conditional: Conditional, sigma: number, random: Random, normal: () => number): (() => number) => {
+  if (conditional.kind === 'normal') return () => conditional.mean + conditional.sd * normal()
   const from = drawnFrom(averagingPoints(conditional, sigma))
   return () => from(random())
 }
@@ -54,16 +54,17 @@ export function strengthDraws(
   if (!readings.length) return out
   const posterior = posteriorOf(readings)
   const random = seededRandom(seed)
+  const normal = normalDraws(random)
   const pickSigma = drawnSigma(posterior.weight, random)
-  const ks = Array.from({ length: n }, pickSigma)
+  const ks = Uint16Array.from({ length: n }, pickSigma)
+  const sigmas = posterior.s.map(Math.exp)
   posterior.groups.forEach(({ procedure }, g) => {
     const [weak, typical] = [new Float64Array(n), new Float64Array(n)]
-    const drawers = new Map<number, () => number>()
+    const drawers: (() => number)[] = []
     for (let i = 0; i < n; i++) {
       const k = ks[i]!
-      const sigma = Math.exp(posterior.s[k]!)
-      let draw = drawers.get(k)
-      if (!draw) drawers.set(k, (draw = drawer(posterior.conditionals[k]![g]!, sigma, random)))
+      const sigma = sigmas[k]!
+      const draw = (drawers[k] ??= drawer(posterior.conditionals[k]![g]!, sigma, random, normal))
       typical[i] = draw()
       weak[i] = typical[i]! - WEAK_Z * sigma
     }
@@ -79,15 +80,20 @@ function drawnSigma(weight: readonly number[], random: () => number): () => numb
   for (const one of weight) below.push((sum += one))
   return () => {
     const aim = random() * sum
-    return Math.max(
-      0,
-      below.findIndex((one) => one >= aim),
-    )
+    let [low, high] = [0, below.length - 1]
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if (below[middle]! < aim) low = middle + 1
+      else high = middle
+    }
+    return low
   }
 }
 
 /** Draws of what was not pulled, from its forecast. */
 export function forecastDraws({ mean, sd }: Forecast, n: number, seed: number): Float64Array {
-  const random = seededRandom(seed)
-  return Float64Array.from({ length: n }, () => mean + sd * normalDraw(random))
+  const normal = normalDraws(seededRandom(seed))
+  const out = new Float64Array(n)
+  for (let i = 0; i < n; i++) out[i] = mean + sd * normal()
+  return out
 }

@@ -268,9 +268,12 @@ export function neededBySecond(prepared: Prepared, weights: readonly number[]): 
   })
 }
 
-/** Whom nothing beats: nothing is as good on all criteria and better on one, by medians. */
-export function front({ procedures, criteria, values }: Prepared): string[] {
-  const medians = values.map((own) => own.map(medianOf))
+/**
+ * Whom nothing beats: nothing is as good on all criteria and better on one, by medians.
+ * @param most only the first so many draws; left out: all of them
+ */
+export function front({ procedures, criteria, values }: Prepared, most = Infinity): string[] {
+  const medians = values.map((own) => own.map((list) => medianOf(list.subarray(0, most))))
   const isAsGood = (c: number, x: number, y: number) => badness(criteria[c]!, x) <= badness(criteria[c]!, y) + TIE
   return procedures.filter(
     (_, p) =>

@@ -47,7 +47,11 @@ export interface WeighResult {
   values: Record<string, Record<string, Value>>
 }
 
-const logs = (list: Float64Array): Float64Array => list.map(Math.exp)
+function logs(list: Float64Array): Float64Array {
+  const out = new Float64Array(list.length)
+  for (let i = 0; i < list.length; i++) out[i] = Math.exp(list[i]!)
+  return out
+}
 
 /** Draws of one criterion for every procedure. */
 function drawsOf(from: DrawsFrom, procedures: readonly string[], n: number, seed: number): Float64Array[] {
@@ -105,7 +109,7 @@ function valueOf(list: Float64Array, d: Float64Array): Value {
 /** Where each procedure stands on each criterion, and whom nothing beats; no weight is in it. */
 export const standingOf = (prepared: Prepared): Pick<WeighResult, 'values' | 'front'> => ({
   values: valuesOf(prepared),
-  front: front(prepared),
+  front: front(prepared, SHOWN),
 })
 
 const valuesOf = ({ procedures, criteria, values, d }: Prepared): WeighResult['values'] =>

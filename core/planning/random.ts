@@ -25,6 +25,22 @@ export function shuffled<T>(list: readonly T[], random: Random): T[] {
   return out
 }
 
+/** Draws from N(0, 1), both of each pair (Box and Muller): for many of them. */
+export function normalDraws(random: Random): () => number {
+  let spare: number | null = null
+  return () => {
+    if (spare !== null) {
+      const one = spare
+      spare = null
+      return one
+    }
+    const radius = Math.sqrt(-2 * Math.log(1 - random()))
+    const angle = 2 * Math.PI * random()
+    spare = radius * Math.sin(angle)
+    return radius * Math.cos(angle)
+  }
+}
+
 /** A draw from N(0, 1) (Box and Muller, one of the pair). */
 export function normalDraw(random: Random): number {
   const u = 1 - random()

@@ -261,6 +261,8 @@ export const decisionSchema = z.object({
     weakLow: z.nullable(amount),
     unit: text,
     margin: z.nullable(amount),
+    /** what it had to hold then, in that unit; older ones have none */
+    required: z.optional(z.nullable(amount)),
     /** the chance to serve that each procedure of the round was given, its own pulls left out; older ones have none */
     forecasts: z.optional(
       z.array(z.object({ procedure: id, chance: share, db: z.number().check(z.gte(-100), z.lte(100)) })),

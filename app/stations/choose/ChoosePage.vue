@@ -150,6 +150,7 @@ watch(
       <DecideForm
         v-if="!refused"
         :view="view"
+        :whole="props.view"
         :candidates="candidates"
         :leader="told?.leader ?? null"
         :unit="kind.unit"

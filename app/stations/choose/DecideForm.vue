@@ -9,11 +9,14 @@ import { useSetting } from '../../bench/setting'
 import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { dayName, momentName } from '../../look/figures'
-import type { Candidate } from './round'
+import ReopenedNote from './ReopenedNote.vue'
+import { limitHere, type Candidate } from './round'
 
 /** What is chosen for the real joint, why, and with what was known at that time. */
 const props = defineProps<{
   view: JointView
+  /** the joint with all tests of its round */
+  whole: JointView
   candidates: Candidate[]
   /** what the pulls speak for */
   leader: string | null
@@ -46,6 +49,7 @@ async function decide() {
     at: stampNow(),
     known: {
       ...knownOf(candidate.summary, candidate.pulls.length, props.unit, candidate.margin?.times ?? null),
+      required: limitHere(props.view),
       forecasts: forecastsOf(
         setting.value,
         props.view.procedures,
@@ -65,6 +69,7 @@ async function decide() {
       <b>{{ nameOf(decision.procedure) }}</b>, {{ momentName(decision.at, now) }}: {{ decision.reason }}
       <span v-if="service" class="mute"> · in service by {{ dayName(service) }}</span>
     </p>
+    <ReopenedNote v-if="decision" :key="decision.id" :view="whole" :decision="decision" />
     <div v-if="decision">
       <v-btn class="go" :to="{ name: 'card', params: { joint: view.joint.id } }">Print the procedure card</v-btn>
     </div>

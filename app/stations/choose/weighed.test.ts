@@ -178,3 +178,62 @@ describe('its words', () => {
     ).toEqual(['Points forgive that Slow tube falls behind in full cure; weakest link does not.'])
   })
 })
+
+describe('a decision that more is known of', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
+
+  it('is opened again by a later wash arm that takes it below the limit, here and on the start page', async () => {
+    const mounted = await chooseOf({ A: [150, 160, 170], B: [300, 310, 320] }, (tables) => {
+      const round = tables.round.find(({ joint }) => joint === 'h2')!
+      const dry = round.arms[0]!
+      round.arms.push({ ...dry, id: 'wash', exposure: { kind: 'wash', amount: 3, hours: 6 } })
+      const model = tables.coupon.find(({ label }) => label === 'H2-B1')!
+      const pull = tables.reading.find(({ coupon }) => coupon === model.id)!
+      for (const i of [7, 8]) {
+        tables.coupon.push({
+          ...model,
+          id: `w${i}`,
+          label: `H2-B${i}`,
+          block: i,
+          arm: 'wash',
+          glueAt: i + 50,
+          pullAt: i + 50,
+        })
+        tables.reading.push({
+          ...pull,
+          id: `wr${i}`,
+          coupon: `w${i}`,
+          at: NOW + 3_600_000,
+          raw: { way: 'gauge', value: 30 + i, unit: 'N' },
+        })
+      }
+      tables.decision.push({
+        ...tables.decision[0]!,
+        id: 'of h2',
+        joint: 'h2',
+        round: round.id,
+        arm: dry.id,
+        procedure: model.procedure,
+        at: NOW + 1800_000,
+        known: { pulls: 3, typical: 5, weakLow: 2.8, unit: 'MPa', margin: 3, required: dry.passLimit },
+      })
+    })
+    const note = () => mounted.wrapper.find('[data-reopened]')
+    await vi.waitFor(
+      async () => {
+        await flushPromises()
+        expect(note().text()).toMatch(/3 washes leaves 1\d % of its dry strength.*below the/)
+      },
+      { timeout: 20_000 },
+    )
+    expect(note().text()).toMatch(
+      /2 pulls of lap shear, after 3 washes came in after it, some of them of what was chosen/,
+    )
+    await mounted.go('/')
+    await vi.waitFor(async () => {
+      await flushPromises()
+      expect(mounted.wrapper.text()).toMatch(/H2\s*is decided, and more is known now: 2 pulls/)
+    })
+    mounted.wrapper.unmount()
+  }, 60_000)
+})
