@@ -1,8 +1,7 @@
-import { readFileSync, writeFileSync } from 'node:fs'
 import { deflateSync } from 'node:zlib'
 import AxeBuilder from '@axe-core/playwright'
-import type { Locator, Page, TestInfo } from '@playwright/test'
-import { demoServer, expect, openBench, station, test } from './maker'
+import type { Locator, Page } from '@playwright/test'
+import { demoServer, expect, openBench, openChanged, station, test } from './maker'
 
 const openDemo = async (page: Page, joint: string, where: 'Glue' | 'Break') => {
   await openBench(page, demoServer)
@@ -105,35 +104,6 @@ test('the pulls that are left, with the simulated gauge; a place by tap, another
   for (let left = 10 - before; left > 0; left--) await pullOne(page)
   await expect(page.getByText(/All 12 coupons are pulled/)).toBeVisible()
 })
-
-/** The demo bench as a file, changed, read in as another bench and opened at the Break of H2. */
-async function openChanged(page: Page, info: TestInfo, change: (tables: FileTables) => void) {
-  await openBench(page, demoServer)
-  await page.getByRole('button', { name: 'Menu' }).click()
-  const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Save a bench file' }).click()
-  const path = info.outputPath('bench.json')
-  await (await download).saveAs(path)
-  const file = JSON.parse(readFileSync(path, 'utf8')) as { tables: FileTables }
-  const { id } = file.tables.round.find(({ joint }) => joint === 'h2')!
-  const ids = new Set(file.tables.coupon.filter(({ round }) => round === id).map((one) => one.id))
-  file.tables.reading = file.tables.reading.filter(({ coupon }) => !ids.has(coupon))
-  change(file.tables)
-  file.tables.bench[0]!.name = 'Twelve'
-  writeFileSync(path, JSON.stringify(file))
-  await page.goto(`${demoServer}/benches`)
-  await page.setInputFiles('input[type="file"]', path)
-  await expect(page.getByText(/Read in “Twelve”/)).toBeVisible()
-  await page.getByRole('listitem').filter({ hasText: 'Twelve' }).getByRole('button', { name: /^Open/ }).click()
-  await page.getByRole('link', { name: /H2/ }).first().click()
-  await station(page, 'Break')
-}
-interface FileTables {
-  bench: { name: string }[]
-  round: { id: string; joint: string; arms: Record<string, unknown>[] }[]
-  coupon: { id: string; round: string; arm: string }[]
-  reading: { coupon: string }[]
-}
 
 test('a round of twelve is pulled with the simulated gauge in under four minutes of a maker’s time', async ({
   page,

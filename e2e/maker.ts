@@ -1,4 +1,5 @@
-import { expect, test as base, type Locator, type Page } from '@playwright/test'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { expect, test as base, type Locator, type Page, type TestInfo } from '@playwright/test'
 
 /** Where the two servers stand: with an empty bench, and with the demo bench. */
 export const emptyServer = 'http://localhost:4870'
@@ -126,4 +127,54 @@ export async function glueAll(page: Page): Promise<void> {
     await expect.poll(shown).not.toBe(before)
   }
   await expect(done).toBeVisible()
+}
+
+/**
+ * The demo bench as a file, without H2’s pulls and changed, read in as another bench and opened at H2.
+ * @param change gets the tables, and the pulls as they were
+ */
+export async function openChanged(
+  page: Page,
+  info: TestInfo,
+  change: (tables: FileTables, readings: FileTables['reading']) => void,
+  where = 'Break',
+): Promise<void> {
+  await openBench(page, demoServer)
+  await page.getByRole('button', { name: 'Menu' }).click()
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save a bench file' }).click()
+  const path = info.outputPath('bench.json')
+  await (await download).saveAs(path)
+  const file = JSON.parse(readFileSync(path, 'utf8')) as { tables: FileTables }
+  const { id } = file.tables.round.find(({ joint }) => joint === 'h2')!
+  const before = file.tables.reading.map((one) => ({ ...one }))
+  const ids = new Set(file.tables.coupon.filter(({ round }) => round === id).map((one) => one.id))
+  file.tables.reading = file.tables.reading.filter(({ coupon }) => !ids.has(coupon))
+  change(file.tables, before)
+  file.tables.bench[0]!.name = 'Twelve'
+  writeFileSync(path, JSON.stringify(file))
+  await page.goto(`${demoServer}/benches`)
+  await page.setInputFiles('input[type="file"]', path)
+  await expect(page.getByText(/Read in “Twelve”/)).toBeVisible()
+  await page.getByRole('listitem').filter({ hasText: 'Twelve' }).getByRole('button', { name: /^Open/ }).click()
+  await page.getByRole('link', { name: /H2/ }).first().click()
+  await station(page, where)
+}
+export interface FileTables {
+  bench: { name: string }[]
+  joint: { id: string; brief: Record<string, unknown> }[]
+  procedure: { id: string; letter: string }[]
+  round: { id: string; joint: string; arms: Record<string, unknown>[] }[]
+  coupon: {
+    id: string
+    round: string
+    arm: string
+    label: string
+    procedure: string
+    block: number
+    glueAt: number
+    pullAt: number
+    stamps: unknown[]
+  }[]
+  reading: { id: string; coupon: string; at: number; raw: unknown; outcome: Record<string, unknown> }[]
 }

@@ -129,6 +129,7 @@ const views = [
   ['break-photo', '/joint/h2/break'],
   ['break-painted', '/joint/h2/break'],
   ['choose', '/joint/h2/choose'],
+  ['choose-ways', '/joint/h2/choose'],
   ['card', '/joint/h1/card'],
   ['print', '/joint/h2/print'],
   ['shelf', '/shelf'],
@@ -158,6 +159,14 @@ try {
       await page.waitForTimeout(1800)
       // The chart comes when its package is loaded.
       if (name === 'choose') await page.locator('.chart .main-svg').first().waitFor()
+      if (name === 'choose-ways') {
+        await page.locator('[data-school]').first().waitFor({ timeout: 30_000 })
+        await page.waitForTimeout(3000)
+        await page
+          .locator('#weighed')
+          .evaluate((head) => window.scrollTo(0, head.getBoundingClientRect().top + scrollY - 20))
+        await page.waitForTimeout(300)
+      }
       if (name === 'timetable') {
         await page.locator('.searching').waitFor({ state: 'hidden' })
         await page
@@ -198,7 +207,7 @@ try {
   await shoot({ viewport: { width: 1280, height: 800 } }, views)
   await shoot(
     { viewport: { width: 390, height: 844 } },
-    views.filter(([name]) => ['break', 'ask', 'shortlist', 'glue'].includes(name)),
+    views.filter(([name]) => ['break', 'ask', 'glue'].includes(name)),
     '-phone',
   )
   await browser.close()

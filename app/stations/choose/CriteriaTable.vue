@@ -107,7 +107,7 @@ th .bounds {
   display: block;
   font-size: 0.8125rem;
 }
-th[scope='row'] > span {
+th[scope='row'] > .small {
   display: block;
 }
 td {

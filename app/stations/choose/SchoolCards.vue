@@ -6,7 +6,8 @@ import { schoolWords } from './weighWords'
 
 /** The three ways to judge side by side: who comes first in each, and how surely. */
 const props = defineProps<{ result: WeighResult; nameOf: (id: string) => string; letterOf: (id: string) => string }>()
-const order = (school: School) => [...props.result.schools[school]].sort((x, y) => y.pBest - x.pBest)
+const order = (school: School) =>
+  [...props.result.schools[school]].sort((x, y) => y.score - x.score || y.pBest - x.pBest)
 const first = (school: School) => props.result.winners[school]
 </script>
 
@@ -22,8 +23,11 @@ const first = (school: School) => props.result.winners[school]
       <ul>
         <li v-for="one in order(school)" :key="one.procedure">
           <span class="letter">{{ letterOf(one.procedure) }}</span>
-          <span class="bar" aria-hidden="true"><i :style="{ width: `${100 * one.pBest}%` }"></i></span>
-          <span class="num small">first in {{ percent(one.pBest) }}</span>
+          <span class="bar" aria-hidden="true"><i :style="{ width: `${100 * one.score}%` }"></i></span>
+          <span class="num small"
+            ><b v-if="school !== 'knock-out'">{{ Math.round(100 * one.score) }} of 100</b> first in
+            {{ percent(one.pBest) }}</span
+          >
         </li>
       </ul>
     </article>
@@ -47,10 +51,13 @@ article {
 }
 li {
   display: grid;
-  grid-template-columns: 22px minmax(40px, 1fr) auto;
+  grid-template-columns: 22px minmax(40px, 1fr) 124px;
   gap: 10px;
   align-items: center;
   padding: 4px 0;
+}
+li b {
+  display: block;
 }
 .letter {
   font-weight: 650;
