@@ -1,6 +1,7 @@
 import { nextBest, type NextAnswer, type NextQuestion } from '../../core/choice/next'
 import type { School } from '../../core/choice/rank'
-import type { Moves, Prepared, WeightGroup } from '../../core/choice/weigh'
+import type { Prepared } from '../../core/choice/weigh'
+import type { Moves, WeightGroup } from '../../core/choice/whatIf'
 import {
   allMoves,
   judge,

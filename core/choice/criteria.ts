@@ -4,66 +4,15 @@ import { countsLosses, gradingOf, testKinds, type TestId } from '../knowledge/te
 import { armWords } from '../planning/arms'
 import { limitOf } from '../planning/limits'
 import { couponSides } from '../planning/sides'
-import { countingReadings } from '../readings/counting'
-import { worstGrades } from '../readings/grades'
-import type { Brief } from '../records/joint'
-import type { Reading } from '../records/reading'
-import { criteria as kinds, type Arm, type Coupon, type Criterion, type Round } from '../records/round'
+import { criteria as kinds, type Arm, type Criterion } from '../records/round'
+import type { ModelReading } from '../statistics/data'
 import { WEAK_Z } from '../statistics/summary'
 import type { Forecast } from './draws'
-import { lossesOf, type Losses } from './losses'
-import type { Directed } from './rank'
-import { exposedName, keptPairs, keptQuestion } from './shareKept'
-import type { ModelReading } from '../statistics/data'
+import { directed, type CriteriaInput, type Item } from './item'
+import { factItems, gradedItem, keptItems, lossesItem } from './itemParts'
+import { keptPairs } from './shareKept'
 
-/** What a value of a procedure rests on. */
-export type Basis = 'measured' | 'known' | 'forecast' | 'not tested'
-
-/** Where the draws of a criterion come from; plain, since it goes to another thread. */
-export type DrawsFrom =
-  /** weak joints of the strength model; what was not pulled by its forecast, mean and sd of ln */
-  | { kind: 'strength'; readings: ModelReading[]; forecast: Record<string, Forecast> }
-  /** exposed over dry, by the names of shareKept; what was not pulled by its forecast */
-  | { kind: 'kept'; readings: ModelReading[]; forecast: Record<string, Forecast> }
-  | { kind: 'losses'; counts: Record<string, Pick<Losses, 'before' | 'lost'>> }
-  | { kind: 'fixed'; values: Record<string, number> }
-
-/** One thing that the choice may weigh. Its weight stands in `criterion.weight`. */
-export interface Item {
-  criterion: Directed
-  of: Criterion
-  name: string
-  unit: string
-  /** must and plenty follow from what the maker said; else they are proposed from what is compared */
-  said: boolean
-  basis: Record<string, Basis>
-  /** procedures of which only “at least” was read: their upper side is set by no reading */
-  open: string[]
-  from: DrawsFrom
-}
-
-/** What is known of a procedure without a pull. */
-export interface ProcedureFacts {
-  procedure: string
-  family: string
-  /** hours from closing to full cure, and until it can be handled */
-  cureH: number
-  handledH: number
-  /** money; null while the joint's size is open */
-  costPerJoint: number | null
-  handsOnMinutes: number
-}
-
-export interface CriteriaInput {
-  brief: Brief
-  /** material classes of the sides; null while they are open */
-  a: string | null
-  b: string | null
-  round: Round
-  coupons: readonly Coupon[]
-  readings: readonly Reading[]
-  facts: readonly ProcedureFacts[]
-}
+export type { Basis, CriteriaInput, DrawsFrom, Item, ProcedureFacts } from './item'
 
 /** Plenty is so many times what must be. */
 const PLENTY_TIMES = 3
@@ -72,23 +21,12 @@ export const startWeights: Record<Criterion, number> = {
   ...(Object.fromEntries(kinds.map((kind) => [kind, 1])) as Record<Criterion, number>),
   strength: 3,
 }
-/** A week is what a joint may take where no time was said, and a quarter of it is soon. h */
-const USUAL_READY_H = 168
-const QUICK_SHARE = 0.25
-/** Of the dearest that is bearable, as many times the cheapest of those compared. */
-const DEAREST_TIMES = 4
-/** Share of the dry strength that must be left, and that is as good as all. */
-const [KEPT_MUST, KEPT_PLENTY] = [0.3, 0.9]
-/** What an exposure leaves where nothing was pulled: about 70 %, between 30 and 160 % in nine of ten. */
-const KEPT_UNKNOWN: Forecast = { mean: Math.log(0.7), sd: 0.5 }
 /** Nothing is known of the strength: as wide as the model's own prior. */
 const UNKNOWN_SD = 1.5
 /** The tables' span runs from a weak to a strong piece, 90 %. */
 const SPAN_SD = 2 * 1.645
 /** Scatter of a joint that the tables do not know. */
 const USUAL_SCATTER = 0.25
-const LEAST = 1e-3
-
 const flexing = new Set<TestId>(['flex', 'bend'])
 const classOf = ({ test }: Pick<Arm, 'test'>): Criterion => {
   if (flexing.has(test)) return 'flexibility'
@@ -115,14 +53,6 @@ export const notWeighed = ({ round }: Pick<CriteriaInput, 'round'>, items: reado
   kinds.filter(
     (kind) => (round.weights?.values[kind] ?? startWeights[kind]) > 0 && !items.some(({ of }) => of === kind),
   )
-
-const directed = (
-  id: string,
-  better: 'more' | 'less',
-  scale: 'log' | 'linear',
-  must: number,
-  plenty: number,
-): Directed => ({ id, weight: 1, better, scale, must, plenty })
 
 /** The criterion of one arm: strengths and counts by the model, grades and losses as what they are. */
 function armItem(input: CriteriaInput, arm: Arm): Item[] {
@@ -194,155 +124,4 @@ function forecastOf(
   const values = model.flatMap((one) => ('value' in one ? [one.value] : 'low' in one ? [one.low] : []))
   const middle = values.length ? values.reduce((sum, one) => sum + Math.log(one), 0) / values.length : 0
   return { mean: middle - WEAK_Z * USUAL_SCATTER, sd: UNKNOWN_SD }
-}
-
-type Rest = Pick<Item, 'of' | 'name' | 'unit' | 'open'>
-
-/** Grades as the mean of the worst of each thing, 0 to 2; a procedure that was not looked at stands in the middle. */
-function gradedItem(
-  { facts }: CriteriaInput,
-  arm: Arm,
-  own: readonly Coupon[],
-  pulled: readonly Reading[],
-  rest: Rest,
-): Item[] {
-  const values: Record<string, number> = {}
-  const basis: Record<string, Basis> = {}
-  for (const { procedure } of facts) {
-    const ids = new Set(own.filter((one) => one.procedure === procedure).map(({ id }) => id))
-    const all = countingReadings(pulled).flatMap(({ coupon, raw, setAside }) =>
-      ids.has(coupon) && raw.way === 'grades' && setAside === null ? [raw.grades] : [],
-    )
-    const worst = Object.values(worstGrades(arm.test, all)).filter((grade) => grade !== null)
-    values[procedure] = worst.length ? worst.reduce<number>((sum, one) => sum + one, 0) / worst.length : 1
-    basis[procedure] = worst.length ? 'measured' : 'not tested'
-  }
-  if (!Object.values(basis).includes('measured')) return []
-  const criterion = directed(`arm ${arm.id}`, 'more', 'linear', 0, 2)
-  return [{ ...rest, criterion, unit: 'of 2', said: false, basis, from: { kind: 'fixed', values } }]
-}
-
-function lossesItem(
-  { facts }: CriteriaInput,
-  arm: Arm,
-  own: readonly Coupon[],
-  pulled: readonly Reading[],
-  rest: Rest,
-): Item[] {
-  const found = lossesOf(countingReadings(pulled), new Map(own.map(({ id, procedure }) => [id, procedure])))
-  if (!found.length) return []
-  const of = (procedure: string) => found.find((one) => one.procedure === procedure)
-  return [
-    {
-      ...rest,
-      name: `${armWords(arm)}: share`,
-      unit: '',
-      criterion: directed(`arm ${arm.id}`, 'more', 'linear', KEPT_MUST, KEPT_PLENTY),
-      said: false,
-      basis: Object.fromEntries(facts.map(({ procedure }) => [procedure, of(procedure) ? 'measured' : 'not tested'])),
-      // Nothing counted: Jeffreys' prior alone.
-      from: {
-        kind: 'losses',
-        counts: Object.fromEntries(facts.map(({ procedure }) => [procedure, of(procedure) ?? { before: 0, lost: 0 }])),
-      },
-    },
-  ]
-}
-
-/** What is left of the dry strength after each exposure that was pulled. */
-function keptItems({ round, coupons, readings, facts }: CriteriaInput): Item[] {
-  return keptPairs(round).flatMap((pair): Item[] => {
-    const question = keptQuestion(pair, coupons, readings)
-    if (!question.readings.length) return []
-    const pulled = (procedure: string) => question.readings.some((one) => one.procedure === exposedName(procedure))
-    const unknown = facts.filter(({ procedure }) => !pulled(procedure))
-    return [
-      {
-        criterion: directed(`kept ${pair.exposed.id}`, 'more', 'linear', KEPT_MUST, KEPT_PLENTY),
-        of: 'durability',
-        name: `kept, ${armWords(pair.exposed)}`,
-        unit: 'of its dry strength',
-        said: false,
-        open: [],
-        basis: Object.fromEntries(
-          facts.map(({ procedure }) => [procedure, pulled(procedure) ? 'measured' : 'not tested']),
-        ),
-        from: {
-          kind: 'kept',
-          readings: [...question.readings],
-          forecast: Object.fromEntries(unknown.map(({ procedure }) => [procedure, KEPT_UNKNOWN])),
-        },
-      },
-    ]
-  })
-}
-
-/** Cure, cost and hands-on time: known without a pull. */
-function factItems({ brief, facts }: CriteriaInput): Item[] {
-  const fact = (
-    id: string,
-    of: Criterion,
-    name: string,
-    unit: string,
-    valueOf: (one: ProcedureFacts) => number | null,
-    said: number | null,
-    mustElse: (least: number) => number,
-  ): Item[] => {
-    const values = facts.map((one) => [one.procedure, valueOf(one)] as const)
-    if (!values.length || values.some(([, value]) => value === null)) return []
-    const all = Object.fromEntries(values.map(([procedure, value]) => [procedure, Math.max(LEAST, value!)]))
-    const must = said ?? mustElse(Math.min(...Object.values(all)))
-    return [
-      {
-        criterion: directed(id, 'less', 'log', must, QUICK_SHARE * must),
-        of,
-        name,
-        unit,
-        said: said !== null,
-        open: [],
-        basis: Object.fromEntries(facts.map(({ procedure }) => [procedure, 'known'])),
-        from: { kind: 'fixed', values: all },
-      },
-    ]
-  }
-  return [
-    ...fact(
-      'cure',
-      'cure',
-      'full cure',
-      'h',
-      ({ cureH }) => cureH,
-      brief.readyH,
-      () => USUAL_READY_H,
-    ),
-    ...(brief.handledH == null
-      ? []
-      : fact(
-          'handled',
-          'cure',
-          'until it can be handled',
-          'h',
-          ({ handledH }) => handledH,
-          brief.handledH,
-          () => 0,
-        )),
-    ...fact(
-      'cost',
-      'cost',
-      'cost of a joint',
-      'money',
-      (one) => one.costPerJoint,
-      brief.maxCost,
-      (least) => DEAREST_TIMES * least,
-    ),
-    ...fact(
-      'ease',
-      'ease',
-      'hands-on time of a joint',
-      'min',
-      (one) => one.handsOnMinutes,
-      null,
-      (least) => DEAREST_TIMES * least,
-    ),
-  ]
 }

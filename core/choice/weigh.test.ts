@@ -4,7 +4,8 @@ import { analyse } from '../statistics/analyse'
 import type { ModelReading } from '../statistics/data'
 import { forecastDraws, strengthDraws } from './draws'
 import { desirability, rank, schools, type Band, type Directed, type RankCriterion } from './rank'
-import { disagreements, front, medianOf, movesOf, neededBySecond, prepare, valueAt, weigh, winnerOf } from './weigh'
+import { prepare, weigh, winnerOf } from './weigh'
+import { disagreements, front, medianOf, movesOf, neededBySecond, valueAt } from './whatIf'
 
 const more = (id: string, must: number, plenty: number, scale: 'log' | 'linear' = 'log', weight = 1): Directed => ({
   id,

@@ -4,21 +4,17 @@ import { forecastDraws, strengthDraws, type Forecast } from './draws'
 import { keptDraws } from './losses'
 import { schools, type School } from './rank'
 import { exposedName } from './shareKept'
+import { prepare, weigh, winnerOf, type Prepared, type Weighed } from './weigh'
 import {
   disagreements,
   front,
   movesOf,
   neededBySecond,
-  prepare,
-  weigh,
-  winnerOf,
   type Disagreement,
   type Moves,
   type Needed,
-  type Prepared,
-  type Weighed,
   type WeightGroup,
-} from './weigh'
+} from './whatIf'
 
 export interface WeighInput {
   items: readonly Pick<Item, 'criterion' | 'from'>[]

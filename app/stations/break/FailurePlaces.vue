@@ -2,7 +2,8 @@
 import { places, type Place } from '../../../core/readings/datum'
 import { nextTick, ref } from 'vue'
 import { useKey } from '../../look/keys'
-import { setPlace, tapPlace, type PullForm } from './pullForm'
+import type { PullForm } from './pullForm'
+import { setPlace, tapPlace } from './whereItLetGo'
 
 // Where it let go: one tap says all of it; plus and minus share it out.
 const form = defineModel<PullForm>({ required: true })

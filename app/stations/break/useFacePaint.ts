@@ -1,7 +1,8 @@
 import { computed, ref, type Ref } from 'vue'
 import { blankFace, fill, sharesOfPainted, stroke, type FacePart } from '../../../core/readings/painted'
 import type { Painted } from '../../../core/records/reading'
-import { takeFace, type PullForm } from './pullForm'
+import type { PullForm } from './pullForm'
+import { takeFace } from './whereItLetGo'
 
 /** Cells across a face: a finger's width of a coupon is some of them. */
 const COLUMNS = 40

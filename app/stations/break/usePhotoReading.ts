@@ -8,7 +8,8 @@ import { benchWorker } from '../../workers/client'
 import type { PhotoResult } from '../../workers/protocol'
 import { paint, pixelsOf } from './photoPixels'
 import { sharesOf, type ColourPart } from './photoShares'
-import { takeFace, type PullForm } from './pullForm'
+import type { PullForm } from './pullForm'
+import { takeFace } from './whereItLetGo'
 
 /** Points of an outline that is drawn in one go. */
 const MOST_LASSO = 1000

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { School } from '../../../core/choice/rank'
-import type { Moves, WeightGroup } from '../../../core/choice/weigh'
+import type { Moves, WeightGroup } from '../../../core/choice/whatIf'
 import type { Criterion } from '../../../core/records/round'
 import { kindWords } from '../../bench/kindWords'
 import ActButton from '../../look/ActButton.vue'

@@ -1,6 +1,6 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { criteriaOf, notWeighed, startWeights, type Item, type ProcedureFacts } from '../../../core/choice/criteria'
-import { withGroup, type Moves, type WeightGroup } from '../../../core/choice/weigh'
+import { withGroup, type Moves, type WeightGroup } from '../../../core/choice/whatIf'
 import type { School } from '../../../core/choice/rank'
 import type { WeighResult } from '../../../core/choice/weighRound'
 import { sayError } from '../../../core/messages'

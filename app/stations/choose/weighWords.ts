@@ -1,6 +1,6 @@
 import type { Item } from '../../../core/choice/criteria'
 import type { School } from '../../../core/choice/rank'
-import type { Disagreement, Moves, Needed } from '../../../core/choice/weigh'
+import type { Disagreement, Moves, Needed } from '../../../core/choice/whatIf'
 import { inBetterUnit } from '../../../core/quantities/betterUnit'
 import { durationWords } from '../../../core/quantities/durations'
 import { showMoney } from '../../../core/quantities/money'
