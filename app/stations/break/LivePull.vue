@@ -230,6 +230,17 @@ const drawn = computed(() =>
   font-size: 1.5rem;
   color: var(--mute);
 }
+.takes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+}
+.takes label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 48px;
+}
 .acts {
   display: flex;
   flex-wrap: wrap;

@@ -14,8 +14,22 @@ import { neededWords, whyWords } from './weighWords'
 /** The round judged on all that counts, in three ways, with weights that can be tried. */
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
-const { items, procedures, missing, groups, weightOf, tried, changed, keep, reset, result, moves, problem, retry } =
-  useWeighed(() => props.view)
+const {
+  items,
+  procedures,
+  missing,
+  groups,
+  weightOf,
+  tried,
+  changed,
+  keep,
+  reset,
+  result,
+  moves,
+  movesOpen,
+  problem,
+  retry,
+} = useWeighed(() => props.view)
 const currency = computed(() => bench.bench?.currency ?? '')
 const procedureOf = (id: string) => procedures.value.find((one) => one.id === id)
 const nameOf = (id: string) => procedureOf(id)?.name ?? '?'
@@ -51,7 +65,7 @@ const needed = computed(() => (result.value ? neededWords(result.value.needed, n
       </p>
       <h3>What if it counted otherwise?</h3>
       <WeightSliders
-        v-bind="{ groups, weightOf, moves, changed, keep }"
+        v-bind="{ groups, weightOf, moves, movesOpen, changed, keep }"
         :late="view.readings.length > 0"
         @try="(kind, weight) => (tried = { ...tried, [kind]: weight })"
         @reset="reset"

@@ -12,6 +12,7 @@ const props = defineProps<{
   groups: readonly WeightGroup[]
   weightOf: (kind: Criterion) => number
   moves: Record<School, Moves[]> | null
+  movesOpen: boolean
   changed: boolean
   late: boolean
   keep: () => Promise<boolean>
@@ -20,7 +21,7 @@ const emit = defineEmits<{ try: [kind: Criterion, weight: number]; reset: [] }>(
 const MOST = 5
 const said = computed(() => {
   const by = new Map((props.moves?.points ?? []).map((one) => [one.group, moveWords(one)]))
-  return (id: string) => by.get(id) ?? '…'
+  return (id: string) => by.get(id) ?? (props.movesOpen ? 'how far it may move is not known' : '…')
 })
 const value = (event: Event) => Number((event.target as HTMLInputElement).value)
 </script>

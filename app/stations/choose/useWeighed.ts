@@ -78,6 +78,8 @@ export function useWeighed(view: () => JointView) {
 
   const result = shallowRef<WeighResult | null>(null)
   const moves = shallowRef<Record<School, Moves[]> | null>(null)
+  /** how far the weights may move could not be worked out */
+  const movesOpen = ref(false)
   const fault = shallowRef<unknown>(null)
   /** one is asked at a time; what has changed meanwhile is asked when it is back, and only the latest of it */
   let asking = false
@@ -105,6 +107,7 @@ export function useWeighed(view: () => JointView) {
     clearTimeout(resting)
     running?.abort()
     moves.value = null
+    movesOpen.value = false
     resting = setTimeout(() => void slow(), REST_MS)
   }
   async function slow() {
@@ -115,9 +118,12 @@ export function useWeighed(view: () => JointView) {
       const got = await sideWorker().moves(input, { signal: mine.signal })
       if (!mine.signal.aborted) moves.value = got
     } catch {
-      // How far a weight may move is left open; the judgement itself stands.
+      // The judgement itself stands; that this is open is said beside the weights.
+      if (!mine.signal.aborted) movesOpen.value = true
     }
   }
+  // What stood for other readings or procedures does not stand for these.
+  watch(question, () => (result.value = null))
   watch([question, weights], () => (void ask(), askMoves()), { immediate: true })
   onScopeDispose(() => {
     gone = true
@@ -128,15 +134,20 @@ export function useWeighed(view: () => JointView) {
   const changed = computed(() =>
     groups.value.some(({ id }) => weightOf(id as Criterion) !== kept.value[id as Criterion]),
   )
-  function keep(): Promise<boolean> {
+  async function keep(): Promise<boolean> {
     const round = view().round!
     const values = Object.fromEntries(kinds.map((kind) => [kind, Math.round(weightOf(kind))])) as Record<
       Criterion,
       number
     >
     const said = { values, setAt: stampNow(), changedLate: view().readings.length ? stampNow() : null }
-    tried.value = {}
-    return bench.write(`${view().joint.code}: what counts`, [update('round', round, { weights: said })], true)
+    const written = await bench.write(
+      `${view().joint.code}: what counts`,
+      [update('round', round, { weights: said })],
+      true,
+    )
+    if (written) tried.value = {}
+    return written
   }
   return {
     items,
@@ -150,6 +161,7 @@ export function useWeighed(view: () => JointView) {
     reset: () => (tried.value = {}),
     result,
     moves,
+    movesOpen,
     problem: computed(() => (fault.value ? sayError(fault.value) : '')),
     retry: () => void ask(),
   }
