@@ -89,7 +89,7 @@ test('the pulls that are left, with the simulated gauge; a place by tap, another
     [0.99, 0.99],
     [0.01, 0.99],
   ] as const
-  for (const [x, y] of corners) await page.mouse.click(box.x + x * box.width, box.y + y * box.height)
+  for (const [x, y] of corners) await canvas.click({ position: { x: x * box.width, y: y * box.height } })
   await page.getByLabel('Colours to tell apart').selectOption('2')
   await page.getByRole('button', { name: 'Find the colours' }).click()
   const shares = page.locator('.photo li b')
