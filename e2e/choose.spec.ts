@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, openChanged, station, test, type FileTables } from './maker'
+import { demoServer, expect, openChanged, station, test, type FileTables } from './maker'
 
 /** H2’s pulls as newtons, by letter; what is not said was not pulled. */
 const pulls = (loads: Record<string, number[]>) => (tables: FileTables, before: FileTables['reading']) => {
@@ -81,9 +81,8 @@ test('ways that disagree are explained, a weight tried by keys, a decision opene
   await page.getByRole('button', { name: /^Decide for/ }).click()
   await expect(page.getByRole('heading', { name: 'Decided' })).toBeVisible()
   await expect(page.locator('[data-reopened]')).toBeHidden()
-  await station(page, 'Break')
   for (const label of ['H2-B7', 'H2-B8']) {
-    await page.goto(`${new URL(page.url()).origin}${new URL(page.url()).pathname}?coupon=w${label.at(-1)}`)
+    await page.goto(`${demoServer}/joint/h2/break?coupon=w${label.at(-1)}`)
     await expect(page.locator('.which .tape')).toHaveText(label)
     await page.locator('#reading-text').fill('30 N')
     await page.locator('.places .tap').nth(1).click()

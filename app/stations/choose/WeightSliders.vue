@@ -23,7 +23,11 @@ const said = computed(() => {
   const by = new Map((props.moves?.points ?? []).map((one) => [one.group, moveWords(one)]))
   return (id: string) => by.get(id) ?? (props.movesOpen ? 'how far it may move is not known' : '…')
 })
-const value = (event: Event) => Number((event.target as HTMLInputElement).value)
+/** A weight is a whole number from nothing to five, whatever a browser makes of its slider. */
+function value(event: Event): number {
+  const typed = Math.round(Number((event.target as HTMLInputElement).value))
+  return Number.isFinite(typed) ? Math.min(MOST, Math.max(0, typed)) : 0
+}
 </script>
 
 <template>
