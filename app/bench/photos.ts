@@ -59,6 +59,18 @@ export async function clearPhotos(bench: string | null, named: ReadonlySet<strin
   })
 }
 
+const cleared = new Set<string | null>()
+/** The same once for as long as the page stands: it looks through all of them. @param named asked only then */
+export async function clearPhotosOnce(
+  bench: string | null,
+  named: () => ReadonlySet<string>,
+  now: number,
+): Promise<void> {
+  if (cleared.has(bench)) return
+  cleared.add(bench)
+  await clearPhotos(bench, named(), now)
+}
+
 /** Takes all photos of a bench away with it. */
 export async function dropPhotos(bench: string): Promise<void> {
   open.get(bench)?.close()

@@ -1,6 +1,17 @@
-import type { Reopened } from '../../core/choice/reopen'
+import { reopenedBy, type Reopened } from '../../core/choice/reopen'
 import { measured } from '../../core/quantities/betterUnit'
 import { dayName, plural } from '../look/figures'
+import type { JointView } from './jointView'
+import type { useBench } from './store'
+
+/** What speaks for looking at a joint's decision again, from the records alone; nothing where none is made. */
+export function reopenedOf(bench: ReturnType<typeof useBench>, view: JointView): Reopened[] {
+  const { joint, round, coupons, readings, decision } = view
+  if (!decision) return []
+  const adhesive = bench.get('procedure', decision.procedure)?.adhesive ?? null
+  const stock = adhesive ? bench.of('stock', adhesive) : []
+  return reopenedBy(decision, joint.brief, round, coupons, readings, stock)
+}
 
 /** Why a decision is to be looked at again, in a sentence. @param unit of the test that decided it */
 export function reopenedWords(one: Reopened, unit: string): string {

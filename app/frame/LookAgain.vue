@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { reopenedBy } from '../../core/choice/reopen'
 import { nextLook } from '../../core/evidence/scrap'
 import { familyOf, isFamily } from '../../core/knowledge/families'
 import { armWords } from '../../core/planning/arms'
@@ -10,7 +9,7 @@ import { calendarText } from '../bench/calendarText'
 import { lookEntries } from '../bench/lookEntries'
 import { useMinute } from '../bench/clock'
 import type { JointView } from '../bench/jointView'
-import { reopenedWords } from '../bench/reopenedWords'
+import { reopenedOf, reopenedWords } from '../bench/reopenedWords'
 import { useBench } from '../bench/store'
 import { dayName, momentName } from '../look/figures'
 import { saveFile } from './saveFile'
@@ -76,20 +75,12 @@ const temporary = computed(() =>
 )
 /** decisions that something new speaks about */
 const reopened = computed(() =>
-  props.views.flatMap(({ joint, round, coupons, readings, decision }) => {
-    if (!decision) return []
-    const adhesive = bench.get('procedure', decision.procedure)?.adhesive ?? null
-    const stock = adhesive ? bench.of('stock', adhesive) : []
-    const [first] = reopenedBy(decision, joint.brief, round, coupons, readings, stock)
-    return first
-      ? [
-          {
-            code: joint.code,
-            words: reopenedWords(first, decision.known.unit),
-            to: { name: 'choose', params: { joint: joint.id } },
-          },
-        ]
-      : []
+  props.views.flatMap((view) => {
+    const [first] = reopenedOf(bench, view)
+    if (!first) return []
+    const { code, id } = view.joint
+    const words = reopenedWords(first, view.decision!.known.unit)
+    return [{ code, words, to: { name: 'choose', params: { joint: id } } }]
   }),
 )
 const due = computed(() =>

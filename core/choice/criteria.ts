@@ -15,7 +15,7 @@ import { keptPairs } from './shareKept'
 export type { Basis, CriteriaInput, DrawsFrom, Item, ProcedureFacts } from './item'
 
 /** Plenty is so many times what must be. */
-const PLENTY_TIMES = 3
+export const PLENTY_TIMES = 3
 /** Weights where the maker has set none: as the plan proposes them. */
 export const startWeights: Record<Criterion, number> = {
   ...(Object.fromEntries(kinds.map((kind) => [kind, 1])) as Record<Criterion, number>),

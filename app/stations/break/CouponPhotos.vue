@@ -5,7 +5,7 @@ import { durationWords } from '../../../core/quantities/durations'
 import { update } from '../../../core/records/entry'
 import type { Coupon, Procedure } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
-import { clearPhotos, photoOf } from '../../bench/photos'
+import { clearPhotosOnce, photoOf } from '../../bench/photos'
 import { useBench } from '../../bench/store'
 import { momentName } from '../../look/figures'
 import ActButton from '../../look/ActButton.vue'
@@ -37,9 +37,9 @@ onBeforeUnmount(() => {
   made = []
 })
 // What nothing names any more makes room, when nobody waits for it.
-void clearPhotos(
+void clearPhotosOnce(
   bench.id,
-  new Set(bench.all('coupon').flatMap(({ photos: kept }) => (kept ?? []).map(({ id }) => id))),
+  () => new Set(bench.all('coupon').flatMap(({ photos: kept }) => (kept ?? []).map(({ id }) => id))),
   stampNow(),
 ).catch(() => {})
 const whenWords = (at: number): string =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { PLENTY_TIMES } from '../../../core/choice/criteria'
 import { modelReadings } from '../../../core/evidence/modelReadings'
 import { formulaOf } from '../../../core/knowledge/testKinds'
 import { armWords } from '../../../core/planning/arms'
@@ -23,8 +24,6 @@ import { useAsked } from '../../workers/useAsked'
 /** What one more coupon would be worth, by procedure and test, against its minutes and money; or that none is. */
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
-/** Plenty is so many times what must be, as all that counts has it. */
-const PLENTY_TIMES = 3
 const thresholds = [0.002, 0.005, 0.01, 0.02]
 const threshold = ref(0.005)
 const procedures = computed(() => props.view.procedures.filter(({ id }) => props.view.round?.procedures.includes(id)))
@@ -37,21 +36,16 @@ const arms = computed(() =>
 )
 const questions = steady(
   () =>
-    arms.value.map(({ arm, limit }) => {
-      const own = props.view.coupons.filter((one) => one.arm === arm.id)
-      const ids = new Set(own.map(({ id }) => id))
-      const readings = modelReadings(
+    arms.value.map(({ arm, limit }) => ({
+      required: limit,
+      plenty: PLENTY_TIMES * limit,
+      readings: modelReadings(
         arm.test,
-        own,
-        props.view.readings.filter(({ coupon }) => ids.has(coupon)),
-      )
-      return {
-        required: limit,
-        plenty: PLENTY_TIMES * limit,
-        readings,
-        options: procedures.value.map(({ id }) => id),
-      }
-    }),
+        props.view.coupons.filter((one) => one.arm === arm.id),
+        props.view.readings,
+      ),
+      options: procedures.value.map(({ id }) => id),
+    })),
   (list) => [JSON.stringify(list)],
 )
 const { answer } = useAsked(

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { belowAfter, reopenedBy } from '../../../core/choice/reopen'
+import { belowAfter } from '../../../core/choice/reopen'
 import { exposedName, keptPairs, keptQuestion } from '../../../core/choice/shareKept'
 import { exposureWords } from '../../../core/knowledge/exposures'
 import { limitOf } from '../../../core/planning/limits'
 import type { Decision } from '../../../core/records/round'
 import type { JointView } from '../../bench/jointView'
-import { reopenedWords } from '../../bench/reopenedWords'
+import { reopenedOf, reopenedWords } from '../../bench/reopenedWords'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
 import { capital } from '../../look/figures'
@@ -16,13 +16,7 @@ import { useAsked } from '../../workers/useAsked'
 /** A decision that something new speaks about: what it is, so that it is looked at again. */
 const props = defineProps<{ view: JointView; decision: Decision }>()
 const bench = useBench()
-const chosen = computed(() => bench.get('procedure', props.decision.procedure))
-const plain = computed(() => {
-  const { joint, round, coupons, readings } = props.view
-  const adhesive = chosen.value?.adhesive ?? null
-  const stock = adhesive ? bench.of('stock', adhesive) : []
-  return reopenedBy(props.decision, joint.brief, round, coupons, readings, stock)
-})
+const plain = computed(() => reopenedOf(bench, props.view))
 /** exposures of which the chosen one was pulled */
 const questions = steady(
   () => {
