@@ -46,7 +46,7 @@ export const routes: RouteRecordRaw[] = [
   {
     path: '/joint/:joint/card',
     name: 'card',
-    component: () => import('./stations/choose/CardPage.vue'),
+    component: () => import('./stations/choose/card/CardPage.vue'),
     props: true,
     meta: { title: 'Procedure card' },
   },

@@ -35,7 +35,11 @@ const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10)
 export function buildDemoBench(now: number, seed = 20261212): Tables {
   const random = seededRandom(seed)
   const tables = demoShelf(now)
-  joints.forEach((scene, i) => addJoint(tables, scene, now, seededRandom(seed + 1 + i), now - (12 - i) * 24 * HOUR))
+  joints.forEach((scene, i) => {
+    // How the gluing went hangs on the hour; what the pieces hold does not: the decision rests on the same readings.
+    const chance = { gluing: seededRandom(seed + 1 + i), pulls: seededRandom(seed + 1120 + i) }
+    addJoint(tables, scene, now, chance, now - (12 - i) * 24 * HOUR)
+  })
   tables.cureCheck.push(...cureChecks(tables, random, now))
   const { joint, rule, adhesive, family, laidHoursAgo, lookedAfterMin } = scrap
   const { a, b } = tables.joint.find(({ id }) => id === joint)!.brief
@@ -119,7 +123,13 @@ export function briefOf(scene: DemoJoint, inServiceBy: string | null): Brief {
 export const classOf = (tables: Tables, material: string): string =>
   tables.material.find(({ id }) => id === material)?.classId ?? material
 
-function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random, createdAt: number): void {
+function addJoint(
+  tables: Tables,
+  scene: DemoJoint,
+  now: number,
+  chance: { gluing: Random; pulls: Random },
+  createdAt: number,
+): void {
   const id = scene.code.toLowerCase()
   const joint: Joint = {
     id,
@@ -173,11 +183,11 @@ function addJoint(tables: Tables, scene: DemoJoint, now: number, random: Random,
     procedures,
     gluedAt,
     now,
-    random,
+    chance.gluing,
   )
   tables.coupon.push(...coupons)
   if (scene.state === 'gluing') return
-  const readings = pullAll(scene, round, coupons, procedures, [a.id, b.id], now, random)
+  const readings = pullAll(scene, round, coupons, procedures, [a.id, b.id], now, chance.pulls)
   tables.reading.push(...readings)
   if (scene.state === 'decided')
     tables.decision.push(...[decide(joint, round, readings, scene.reason ?? '')].filter((one) => one !== null))

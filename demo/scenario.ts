@@ -232,7 +232,7 @@ export const joints: DemoJoint[] = [
     round: { test: 't-peel', size: { widthMm: 25 }, blocks: 4, seed: 2203 },
     state: 'decided',
     gluedHoursAgo: 9 * 24 + 3,
-    reason: 'Holds several times the load, stays soft in the fold, and needs no open window.',
+    reason: 'Holds twice the load, stays soft in the fold, and needs no open window.',
   },
   {
     code: 'H2',

@@ -1,9 +1,11 @@
+import { knownOf } from '../core/choice/known'
 import { marginOf } from '../core/choice/margin'
+import { modelReadings } from '../core/evidence/modelReadings'
 import { familyOf } from '../core/knowledge/families'
 import { materialClassOf } from '../core/knowledge/materials'
 import { draftOf } from '../core/planning/draft/procedure'
 import { testKinds } from '../core/knowledge/testKinds'
-import { interpret } from '../core/readings/interpret'
+import { ownReadings } from '../core/readings/counting'
 import type { Step } from '../core/records/round'
 import type { Tables } from '../core/records/tables'
 import { analyse } from '../core/statistics/analyse'
@@ -44,28 +46,14 @@ function decidedBy(tables: Tables, jointId: string): Worked['decisions'][string]
   const joint = tables.joint.find(({ id }) => id === jointId)!
   const round = tables.round.find((one) => one.joint === jointId)!
   const arm = round.arms[0]!
-  const procedureOf = new Map(tables.coupon.map(({ id, procedure }) => [id, procedure]))
-  const coupons = new Set(tables.coupon.filter((one) => one.round === round.id).map(({ id }) => id))
-  const model = tables.reading
-    .filter(({ coupon }) => coupons.has(coupon))
-    .flatMap((reading) => {
-      const { datum } = interpret(reading, arm.test)
-      return datum.kind === 'leftOut' ? [] : [{ procedure: procedureOf.get(reading.coupon)!, ...datum }]
-    })
+  const coupons = tables.coupon.filter((one) => one.round === round.id && one.arm === arm.id)
+  const ids = new Set(coupons.map(({ id }) => id))
+  const model = modelReadings(arm.test, coupons, ownReadings(tables.reading.filter(({ coupon }) => ids.has(coupon))))
   const { procedures: summaries } = analyse({ required: arm.passLimit, readings: model })
   const best = [...summaries].sort((x, y) => y.weakJoint.low95 - x.weakJoint.low95)[0]!
   const { family } = tables.procedure.find(({ id }) => id === best.procedure)!
   const margin = marginOf(joint.brief, arm.test, best.weakJoint.low95, arm.size, familyOf(family))
-  return {
-    procedure: best.procedure,
-    known: {
-      pulls: best.n,
-      typical: best.open ? null : best.typical.median,
-      weakLow: best.weakJoint.low95,
-      unit: testKinds[arm.test].unit,
-      margin: margin?.times ?? null,
-    },
-  }
+  return { procedure: best.procedure, known: knownOf(best, best.n, testKinds[arm.test].unit, margin) }
 }
 
 /** All of it; what is decided is worked out of the bench as it is built with the steps that are kept. */

@@ -76,55 +76,74 @@ function calibration() {
     console.log(`| ${bin * 10}–${bin * 10 + 10} % | ${n} | ${percent(said / n)} | ${percent(right / n)} |`)
 }
 
-/** Two coupons each, then one at a time as advised until it says stop; against equal replication, and twice as many. */
+/** Worth of one more coupon below which the advice says stop: those that the page offers. */
+const THRESHOLDS = [0.0005, 0.001, 0.002, 0.005, 0.01]
+/** Coupons of each that equal replication is tried with. */
+const EQUAL = [2, 3, 4, 5, 6, 8, 10, 12]
+/** Something better than this was left: a wrong choice. */
+const WRONG = 0.02
+
+/**
+ * Two coupons each, then one at a time as advised until the best is worth less than a threshold; against equal
+ * replication, and against going on by turns to twice as many.
+ */
 function stopping() {
   const random = seededRandom(12)
-  const STOP = 0.005
-  const [START, MOST] = [2, 6]
-  const must = 1.5
+  const [START, MOST, must] = [2, 24, 1.5]
   const valueOf = (truth: Truth, name: string) =>
     desirability(criterion(must), Math.exp(truth.mu[name]! - WEAK_Z * truth.sigma))
-  const sums = { advised: 0, doubled: 0, equal: 0, coupons: 0, equalCoupons: 0, wrong: 0, equalWrong: 0, rounds: 0 }
+  const none = () => ({ coupons: 0, value: 0, wrong: 0, doubled: 0 })
+  const advised = new Map(THRESHOLDS.map((one) => [one, none()]))
+  const equal = new Map(EQUAL.map((one) => [one, none()]))
   for (let turn = 0; turn < STOP_ROUNDS; turn++) {
     const truth = truthOf(random, 0.5)
     const stock = Object.fromEntries(
-      NAMES.map((name) => [name, Array.from({ length: 40 }, () => pull(truth, name, random))]),
+      NAMES.map((name) => [name, Array.from({ length: 2 * MOST }, () => pull(truth, name, random))]),
     )
     const first = (n: number) => NAMES.flatMap((name) => stock[name]!.slice(0, n))
-    const ask = (readings: ModelReading[]) => nextBest({ required: must, plenty: 3 * must, readings, options: NAMES })
+    const ask = (readings: ModelReading[], options = NAMES) =>
+      nextBest({ required: must, plenty: 3 * must, readings, options })
+    const best = Math.max(...NAMES.map((name) => valueOf(truth, name)))
+    const note = (sum: ReturnType<typeof none>, choice: string, coupons: number) => {
+      sum.coupons += coupons
+      sum.value += valueOf(truth, choice)
+      if (best - valueOf(truth, choice) > WRONG) sum.wrong += 1
+    }
     const taken = Object.fromEntries(NAMES.map((name) => [name, START]))
     let readings = first(START)
-    let answer = ask(readings)
-    while (readings.length < MOST * NAMES.length) {
+    let left = [...THRESHOLDS].sort((x, y) => y - x)
+    while (left.length) {
+      const answer = ask(readings)
       const next = answer.options.reduce((x, y) => (y.gain > x.gain ? y : x))
-      if (next.gain < STOP) break
+      const full = readings.length >= MOST
+      for (const threshold of left.filter((one) => full || next.gain < one)) {
+        const sum = advised.get(threshold)!
+        note(sum, answer.now!.choice, readings.length)
+        // Going on from there to twice the coupons, by turns.
+        const counts = { ...taken }
+        const more = [...readings]
+        for (let i = 0; more.length < 2 * readings.length; i++) {
+          const name = NAMES[i % NAMES.length]!
+          more.push(stock[name]![counts[name]!++]!)
+        }
+        sum.doubled += valueOf(truth, ask(more, []).now!.choice)
+      }
+      left = full ? [] : left.filter((one) => next.gain >= one)
       readings = [...readings, stock[next.procedure]![taken[next.procedure]!++]!]
-      answer = ask(readings)
     }
-    // Going on from there to twice the coupons, by turns.
-    const more = [...readings]
-    for (let i = 0; more.length < 2 * readings.length; i++) {
-      const name = NAMES[i % NAMES.length]!
-      more.push(stock[name]![taken[name]!++]!)
-    }
-    const best = Math.max(...NAMES.map((name) => valueOf(truth, name)))
-    const chosen = answer.now!.choice
-    const equal = ask(first(MOST)).now!.choice
-    sums.rounds += 1
-    sums.coupons += readings.length
-    sums.equalCoupons += MOST * NAMES.length
-    sums.advised += valueOf(truth, chosen)
-    sums.equal += valueOf(truth, equal)
-    sums.doubled += valueOf(truth, ask(more).now!.choice)
-    if (best - valueOf(truth, chosen) > 0.02) sums.wrong += 1
-    if (best - valueOf(truth, equal) > 0.02) sums.equalWrong += 1
+    for (const n of EQUAL) note(equal.get(n)!, ask(first(n), []).now!.choice, n * NAMES.length)
   }
-  const mean = (sum: number) => (sum / sums.rounds).toFixed(4)
-  console.log(`\n| | coupons | value | wrong by over 0.02 |\n| --- | --- | --- | --- |`)
-  console.log(`| as advised, until “stop” | ${mean(sums.coupons)} | ${mean(sums.advised)} | ${mean(sums.wrong)} |`)
-  console.log(`| then on to twice as many | ${mean(2 * sums.coupons)} | ${mean(sums.doubled)} | |`)
-  console.log(`| ${MOST} of each | ${mean(sums.equalCoupons)} | ${mean(sums.equal)} | ${mean(sums.equalWrong)} |`)
-  console.log(`\nlost by stopping: ${(100 * (1 - sums.advised / sums.doubled)).toFixed(2)} %`)
+  const mean = (sum: number) => (sum / STOP_ROUNDS).toFixed(4)
+  const share = (part: number) => `${(100 * part).toFixed(1)} %`
+  console.log(`\n| stop below | coupons | value | wrong by over ${WRONG} | lost against twice as many |`)
+  console.log('| --- | --- | --- | --- | --- |')
+  for (const [threshold, { coupons, value, wrong, doubled }] of advised) {
+    const rest = `${share(wrong / STOP_ROUNDS)} | ${share(1 - value / doubled)}`
+    console.log(`| ${threshold} | ${mean(coupons)} | ${mean(value)} | ${rest} |`)
+  }
+  console.log(`\n| coupons of each | coupons | value | wrong by over ${WRONG} |\n| --- | --- | --- | --- |`)
+  for (const [n, { coupons, value, wrong }] of equal)
+    console.log(`| ${n} | ${mean(coupons)} | ${mean(value)} | ${share(wrong / STOP_ROUNDS)} |`)
 }
 calibration()
 stopping()

@@ -24,6 +24,7 @@ export function workerHere() {
     weigh: few('weigh'),
     moves: few('moves'),
     next: ask('next'),
+    kept: ask('kept'),
     analyse: ask('analyse'),
     openWords: ask('openWords'),
     evidence: ask('evidence'),

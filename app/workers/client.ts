@@ -83,6 +83,10 @@ export class WorkerClient {
     return this.ask('next', input, options)
   }
 
+  kept(input: Tasks['kept']['input'], options: AskOptions = {}): Promise<Tasks['kept']['result']> {
+    return this.ask('kept', input, options)
+  }
+
   private ask<K extends TaskKind>(kind: K, input: Tasks[K]['input'], options: AskOptions): Promise<Tasks[K]['result']> {
     const { signal, onProgress } = options
     const job = ++this.count

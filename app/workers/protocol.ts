@@ -11,6 +11,7 @@ import { colourShares, type ColourShares } from '../../core/photo/shares'
 import { planJoints, type BuildPlan, type JointsToGlue } from '../../core/schedule/buildJoints'
 import type { Shop } from '../../core/records/shop'
 import { findTimetable, type TimetableInput, type TimetableResult } from './timetable'
+import { keptShares, type KeptAsked, type KeptShare } from '../../core/choice/keptShares'
 import type { NextAnswer, NextQuestion } from '../../core/choice/next'
 import type { School } from '../../core/choice/rank'
 import type { Moves } from '../../core/choice/whatIf'
@@ -87,6 +88,7 @@ export interface Tasks {
   weigh: { input: WeighAsked; result: WeighResult }
   moves: { input: MovesAsked; result: Record<School, Moves[]> }
   next: { input: NextQuestion[]; result: NextAnswer[] }
+  kept: { input: KeptAsked[]; result: KeptShare[] }
 }
 export type TaskKind = keyof Tasks
 
@@ -130,6 +132,8 @@ function work(request: Request, onProgress: Say): Result | Promise<Result> {
       return moves(request.input)
     case 'next':
       return nextTests(request.input)
+    case 'kept':
+      return keptShares(request.input)
     case 'joints': {
       const { of, shop, readyBy, now } = request.input
       return planJoints(of, shop, readyBy, now)

@@ -4,7 +4,8 @@ import { openBrief, type Brief } from '../records/joint'
 import { analyse } from '../statistics/analyse'
 import type { ModelReading } from '../statistics/data'
 import { headline, passVerdict } from './headline'
-import { exposuresNamed, marginOf } from './margin'
+import { marginOf } from './margin'
+import { exposuresNamed } from './surroundings'
 import { requiredLoad, requiredStrength } from '../loads/requirement'
 
 const brief = (patch: Partial<Brief>): Brief => ({ ...openBrief(), ...patch })
@@ -42,8 +43,12 @@ describe('margin of the real joint', () => {
   const joint = brief({ weightKg: 4, motion: 'danced', widthMm: 30, lengthMm: 14, heatC: 50, water: 'splash' })
   it('is the weak joint’s lower bound × the real size over the required load, and names what was not tested', () => {
     const margin = marginOf(joint, 'lap-shear', 0.71, { widthMm: 25, overlapMm: 12 }, familyOf('epoxy-slow'))!
-    expect(margin.holdsN).toBeCloseTo(0.71 * 420, 10)
-    expect(margin.times).toBeCloseTo((0.71 * 420) / (4 * 9.80665 * 3), 10)
+    expect(margin.dryN).toBeCloseTo(0.71 * 420, 10)
+    // Slow epoxy, to 70 °C: a straight line from all at 23 °C to half at 70; splashed, 0.9.
+    const left = (1 - (0.5 * (50 - 23)) / (70 - 23)) * 0.9
+    expect(familyOf('epoxy-slow').serviceMaxC).toBe(70)
+    expect(margin.holdsN).toBeCloseTo(0.71 * 420 * left, 9)
+    expect(margin.times).toBeCloseTo((0.71 * 420 * left) / (4 * 9.80665 * 3), 9)
     expect(margin.notTested).toEqual(['50 °C', 'splashes'])
     expect(margin.capped).toBe(false)
   })
@@ -58,7 +63,7 @@ describe('margin of the real joint', () => {
     ])
     expect(exposuresNamed(asked, [{ kind: 'soak', amount: 24, hours: 24 }])).not.toContain('washing or rain')
     expect(exposuresNamed({ ...asked, water: 'soak' }, [{ kind: 'wash', amount: 3, hours: 6 }])).toContain('soaking')
-    const margin = marginOf(asked, 'lap-shear', 1, { overlapMm: 12 }, familyOf('epoxy-slow'), [heat(60)])!
+    const margin = marginOf(asked, 'lap-shear', 1, { overlapMm: 12 }, familyOf('epoxy-slow'), { met: [heat(60)] })!
     expect(margin.notTested).toEqual(['−15 °C cold', 'washing or rain', 'years'])
   })
   it('caps a rigid glue’s overlap at three times the tested one', () => {
@@ -76,8 +81,9 @@ describe('margin of the real joint', () => {
     const snapped = { ...joint, leverMm: 50 }
     const needed = (6 * 4 * 9.80665 * 3 * 50) / (30 * 14 ** 2)
     const margin = marginOf(snapped, 'snap-rect', needed, { widthMm: 20 }, familyOf('epoxy-slow'))!
-    expect(margin.times).toBeCloseTo(1, 10)
-    expect(margin.holdsN).toBeCloseTo(4 * 9.80665 * 3, 8)
+    expect(margin.dryN).toBeCloseTo(4 * 9.80665 * 3, 8)
+    const dry = { ...snapped, heatC: null, water: null }
+    expect(marginOf(dry, 'snap-rect', needed, { widthMm: 20 }, familyOf('epoxy-slow'))!.times).toBeCloseTo(1, 10)
     expect(marginOf(joint, 'snap-rect', needed, {}, familyOf('epoxy-slow'))).toBeNull()
     expect(marginOf(snapped, 'flex', needed, {}, familyOf('epoxy-slow'))).toBeNull()
   })

@@ -1,8 +1,8 @@
 import type { Family } from '../knowledge/families'
 import type { Brief } from '../records/joint'
-import type { Exposure } from '../records/round'
 import { formulaOf, testKinds, type CouponSize, type TestId } from '../knowledge/testKinds'
 import { jointSize, requiredLoad, strengthPerN } from '../loads/requirement'
+import { factorsOf, type Factor, type PulledAfter } from './factors'
 
 /**
  * A rigid glue's long overlap carries at its ends only: what counts is at most this many times the tested overlap
@@ -11,58 +11,31 @@ import { jointSize, requiredLoad, strengthPerN } from '../loads/requirement'
 export const OVERLAP_CAP = 3
 
 export interface Margin {
-  /** what the real joint is expected to hold: weak joint, lower bound × real bonded size, N */
+  /** what the real joint is expected to hold as it was tested: weak joint, lower bound × real bonded size, N */
+  dryN: number
+  /** what is left of that after the surroundings that the brief names, N */
   holdsN: number
   requiredN: number
+  /** holdsN over requiredN */
   times: number
   /** mm² or mm that the strength was multiplied by; for twist and snap what its formula makes of sizes and lever */
   bondedSize: number
   sizeUnit: 'mm²' | 'mm'
   /** the real overlap is longer than a rigid glue can use */
   capped: boolean
-  /** what the brief names and no coupon has met; the margin does not count on it */
+  /** what the surroundings leave, and what that rests on */
+  factors: Factor[]
+  /** of these, what no coupon of the procedure has met: the margin counts on an estimate */
   notTested: string[]
 }
 
-interface Named {
-  words: string
-  /** whether an exposure of coupons answers it */
-  metBy: (exposure: Exposure) => boolean
-}
-
-function surroundings(brief: Brief): Named[] {
-  const { heatC, coldC, water, life } = brief
-  const out: Named[] = []
-  if (heatC !== null && heatC > 30)
-    out.push({ words: `${heatC} °C`, metBy: ({ kind, amount }) => kind === 'heat' && amount >= heatC })
-  if (coldC !== null && coldC < 5)
-    out.push({
-      words: `${String(coldC).replace('-', '−')} °C cold`,
-      metBy: ({ kind, amount }) => kind === 'cold' && amount <= coldC,
-    })
-  // Soaking answers every water, washing all but soaking.
-  if (water !== null && water !== 'no')
-    out.push({
-      words: { splash: 'splashes', wash: 'washing or rain', soak: 'soaking' }[water],
-      metBy: ({ kind }) => kind === 'soak' || (kind === 'wash' && water !== 'soak'),
-    })
-  // No test of weeks answers for years.
-  if (life === 'years') out.push({ words: 'years', metBy: () => false })
-  return out
-}
-
-/**
- * Surroundings that the brief names, in words.
- * @param met exposures that the procedure's coupons were pulled after: what they answer is left out
- */
-export const exposuresNamed = (brief: Brief, met: readonly Exposure[] = []): string[] =>
-  surroundings(brief).flatMap(({ words, metBy }) => (met.some(metBy) ? [] : [words]))
+const isFactors = (one: PulledAfter | readonly Factor[]): one is readonly Factor[] => Array.isArray(one)
 
 /**
  * Margin of the real joint over its required load.
  * @param weakLow 5 % lower bound of the weak joint's strength, in the unit of the test
  * @param tested the coupon's size
- * @param met exposures that were pulled as well: what they answer is not called untested
+ * @param pulled what was pulled after exposures: it takes the place of what is typical; or what follows from it
  * @returns null where load, size or lever is open, or the test weighs no load
  */
 export function marginOf(
@@ -71,7 +44,7 @@ export function marginOf(
   weakLow: number,
   tested: CouponSize,
   family: Family,
-  met: readonly Exposure[] = [],
+  pulled: PulledAfter | readonly Factor[] = {},
 ): Margin | null {
   const required = requiredLoad(brief)
   const formula = formulaOf(test)
@@ -82,14 +55,18 @@ export function marginOf(
   const capped = (size.overlapMm ?? 0) > cap
   const perN = strengthPerN(brief, test, capped ? { ...size, overlapMm: cap } : size)
   if (perN === null) return null
-  const holdsN = weakLow / perN
+  const dryN = weakLow / perN
+  const factors = isFactors(pulled) ? [...pulled] : factorsOf(brief, family, pulled)
+  const holdsN = factors.reduce((left, { share }) => left * share, dryN)
   return {
+    dryN,
     holdsN,
     requiredN: required.n,
     times: holdsN / required.n,
     bondedSize: 1 / perN,
     sizeUnit: formula.unit === 'MPa' ? 'mm²' : 'mm',
     capped,
-    notTested: exposuresNamed(brief, met),
+    factors,
+    notTested: factors.flatMap(({ words, basis, met }) => (basis === 'measured' || met ? [] : [words])),
   }
 }

@@ -10,8 +10,9 @@ import { headline, passVerdict, SURE } from './headline'
 import { openedHunch } from './hunch'
 import { jointCost } from './jointCost'
 import { knownOf } from './known'
-import { exposuresNamed, marginOf } from './margin'
+import { marginOf } from './margin'
 import { metExposures } from './met'
+import { exposuresNamed } from './surroundings'
 
 const coupon = (id: string, arm = 'a1', procedure = 'p'): Coupon =>
   ({ id, label: `H1-${id}`, arm, procedure, size: {}, stamps: [], deviations: [] }) as unknown as Coupon
@@ -79,8 +80,19 @@ describe('a hunch', () => {
 
 describe('what was known at a decision', () => {
   it('is the typical strength and the weak joint, unless an end of them is open', () => {
-    expect(knownOf(summary('a', 8), 5, 'MPa', 3)).toEqual({ pulls: 5, typical: 8, weakLow: 2, unit: 'MPa', margin: 3 })
-    expect(knownOf(summary('a', 8, { open: 'above' }), 5, 'MPa', 3)).toMatchObject({ typical: null, weakLow: 2 })
+    const factor = { id: 'heat', words: '50 °C', share: 0.6, basis: 'typical', from: 'tables', met: false } as const
+    const margin = { times: 3, holdsN: 30, requiredN: 10, factors: [factor] }
+    expect(knownOf(summary('a', 8), 5, 'MPa', margin)).toEqual({
+      pulls: 5,
+      typical: 8,
+      weakLow: 2,
+      unit: 'MPa',
+      margin: 3,
+      holdsN: 30,
+      requiredN: 10,
+      factors: [{ words: '50 °C', share: 0.6, basis: 'typical' }],
+    })
+    expect(knownOf(summary('a', 8, { open: 'above' }), 5, 'MPa', margin)).toMatchObject({ typical: null, weakLow: 2 })
     expect(knownOf(summary('a', 8, { open: 'below' }), 5, 'MPa', null)).toMatchObject({
       typical: null,
       weakLow: null,
@@ -92,6 +104,9 @@ describe('what was known at a decision', () => {
       weakLow: null,
       unit: 'N/mm',
       margin: null,
+      holdsN: null,
+      requiredN: null,
+      factors: [],
     })
   })
 })

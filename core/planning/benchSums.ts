@@ -33,7 +33,7 @@ export interface SumsFor {
 }
 
 /** Pieces that can be laid and closed within a time, at least one. */
-const within = (seconds: number, areaCm2: number, family: Family): number =>
+export const within = (seconds: number, areaCm2: number, family: Family): number =>
   Math.max(1, Math.floor(seconds / (coverS(areaCm2, family) + CLOSE_S)))
 
 /** Pieces or joints that one mix serves before it thickens; null for what is not mixed, or keeps. */
@@ -101,7 +101,7 @@ export function benchSums(of: SumsFor): BenchSum[] {
 }
 
 /** What is closed wet skins over; what waits open, is mixed or sticks as it is does not. */
-const skins = ({ waitMinS, mechanism, openS, potLifeS }: Family): boolean =>
+export const skins = ({ waitMinS, mechanism, openS, potLifeS }: Family): boolean =>
   !(waitMinS > 0 || mechanism === 'pressure' || mechanism === 'weld' || potLifeS !== null) &&
   Number.isFinite(openS) &&
   openS > 0

@@ -63,6 +63,9 @@ export const secondSchema = z.object({
 })
 export type Second = z.infer<typeof secondSchema>
 
+/** What a share of the strength that is kept rests on. */
+export const factorBases = ['measured', 'borrowed', 'typical'] as const
+
 /** What is tested: surface preparation, glue, amount, coats, wait, how it is closed, hold or clamp, cure. */
 export const procedureSchema = z.object({
   id,
@@ -261,6 +264,11 @@ export const decisionSchema = z.object({
     weakLow: z.nullable(amount),
     unit: text,
     margin: z.nullable(amount),
+    /** what one joint was expected to hold, and what it had to, N; older ones have none */
+    holdsN: z.optional(z.nullable(amount)),
+    requiredN: z.optional(z.nullable(amount)),
+    /** what the surroundings leave of it, one by one, and whether that was measured */
+    factors: z.optional(z.array(z.object({ words, share, basis: z.enum(factorBases) })).check(z.maxLength(20))),
     /** what it had to hold then, in that unit; older ones have none */
     required: z.optional(z.nullable(amount)),
     /** the chance to serve that each procedure of the round was given, its own pulls left out; older ones have none */

@@ -22,10 +22,12 @@ import GradesTable from './GradesTable.vue'
 import HowSure from './HowSure.vue'
 import LossesTable from './LossesTable.vue'
 import NextTest from './NextTest.vue'
+import RealJoint from './RealJoint.vue'
 import RanksTable from './RanksTable.vue'
 import ShareKept from './ShareKept.vue'
 import WeighedChoice from './WeighedChoice.vue'
 import { limitHere, useAnalysis, useCandidates } from './round'
+import { useKept } from './useKept'
 import { titleWords } from './titleWords'
 import { whyMargin } from './whyChoice'
 
@@ -37,7 +39,8 @@ const armId = ref<string | null>(null)
 const arms = computed(() => props.view.round?.arms ?? [])
 const view = computed(() => narrowed(props.view, armId.value))
 const { analysis, progress, problem, again, cancel } = useAnalysis(view)
-const candidates = useCandidates(bench, view, toRef(props, 'view'), analysis)
+const keptShares = useKept(bench)
+const candidates = useCandidates(bench, view, toRef(props, 'view'), analysis, keptShares)
 const test = computed(() => view.value.arm?.test ?? 'lap-shear')
 const kind = computed(() => testKinds[test.value])
 const graded = computed(() => view.value.arm !== null && gradingOf(test.value) !== null)
@@ -147,6 +150,7 @@ watch(
       <EarlierPulls v-if="view.earlier.length" :view="view" />
       <WeighedChoice v-if="!refused" :view="props.view" />
       <NextTest v-if="!refused" :view="props.view" />
+      <RealJoint v-if="!refused" :view="view" :candidates="candidates" :leader="told?.leader ?? null" :test="test" />
       <DecideForm
         v-if="!refused"
         :view="view"

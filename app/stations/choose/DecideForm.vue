@@ -48,7 +48,7 @@ async function decide() {
     reason: reason.value.trim(),
     at: stampNow(),
     known: {
-      ...knownOf(candidate.summary, candidate.pulls.length, props.unit, candidate.margin?.times ?? null),
+      ...knownOf(candidate.summary, candidate.pulls.length, props.unit, candidate.margin),
       required: limitHere(props.view),
       forecasts: forecastsOf(
         setting.value,

@@ -1,5 +1,7 @@
 import { computed, type ComputedRef } from 'vue'
+import type { PulledAfter } from '../../../core/choice/factors'
 import { jointCost, type JointCost } from '../../../core/choice/jointCost'
+import type { KeptShare } from '../../../core/choice/keptShares'
 import { marginOf, type Margin } from '../../../core/choice/margin'
 import { metExposures } from '../../../core/choice/met'
 import { modelReadings } from '../../../core/evidence/modelReadings'
@@ -7,7 +9,7 @@ import { sayError } from '../../../core/messages'
 import { limitOf } from '../../../core/planning/limits'
 import { fullCureS } from '../../../core/planning/steps'
 import type { Reading } from '../../../core/records/reading'
-import type { Coupon, Procedure } from '../../../core/records/round'
+import type { Arm, Coupon, Procedure } from '../../../core/records/round'
 import type { Analysis, AnalysisInput, ProcedureSummary } from '../../../core/statistics/analyse'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
@@ -40,6 +42,19 @@ export const costOf = (bench: Store, view: JointView, procedure: Procedure): Joi
     otherGlues(bench, view, procedure, null),
   )
 
+/** What was pulled after exposures and may say something of a procedure's real joint. */
+export const pulledAfter = (
+  { round, coupons, readings }: Pick<JointView, 'round' | 'coupons' | 'readings'>,
+  arm: Arm,
+  procedure: Procedure,
+  kept: readonly KeptShare[],
+): PulledAfter => ({
+  met: round ? metExposures(round, coupons, readings, procedure.id) : [],
+  kept,
+  procedure: procedure.id,
+  own: arm.exposure,
+})
+
 /** The limit of the shown arm; null where there is none. */
 export const limitHere = ({ arm, joint }: JointView): number | null => arm && limitOf(arm, joint.brief)
 
@@ -71,6 +86,8 @@ export function useCandidates(
   /** the joint with all arms of its round, where the view is narrowed to one */
   whole: Readonly<{ value: JointView }>,
   analysis: Readonly<{ value: Analysis | null }>,
+  /** what was kept after exposures; null until it is known: no margin is told before */
+  kept: Readonly<{ value: KeptShare[] | null }>,
 ) {
   return computed<Candidate[]>(() => {
     const { round, arm, procedures, coupons, readings, joint } = view.value
@@ -90,14 +107,14 @@ export function useCandidates(
           pulls,
           wet: pulls.filter(({ reading }) => reading.outcome.end === 'wet').length,
           margin:
-            summary && summary.open !== 'below'
+            summary && summary.open !== 'below' && kept.value
               ? marginOf(
                   joint.brief,
                   arm.test,
                   summary.weakJoint.low95,
                   arm.size,
                   familyTimes(bench, procedure),
-                  metExposures(round, whole.value.coupons, whole.value.readings, procedure.id),
+                  pulledAfter(whole.value, arm, procedure, kept.value),
                 )
               : null,
           cost: costOf(bench, view.value, procedure),

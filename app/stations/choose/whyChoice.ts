@@ -1,10 +1,11 @@
 import { measured } from '../../../core/quantities/betterUnit'
 import { OVERLAP_CAP } from '../../../core/choice/margin'
+import { basisWords } from '../../../core/choice/marginWords'
 import { showMoney } from '../../../core/quantities/money'
 import type { RatioSummary } from '../../../core/statistics/analyse'
 import { testKinds, type TestId } from '../../../core/knowledge/testKinds'
 import { placeOf, readReading, toneOf, valueWords } from '../../bench/settled'
-import { figure, lasting, percent, plural } from '../../look/figures'
+import { capital, figure, lasting, percent, plural } from '../../look/figures'
 import type { Explanation } from '../../look/why'
 import type { Candidate } from './round'
 
@@ -83,23 +84,27 @@ export function whyMargin(candidate: Candidate, test: TestId): Explanation {
   return {
     about: 'margin of the real joint',
     lines: [
-      'Weak joint, lower bound, times the real bonded size, over the load it must carry.',
+      'Weak joint, lower bound, times the real bonded size, less what its surroundings take, over the load it ' +
+        'must carry.',
       ...(margin.capped
         ? [
             `A rigid glue carries at the ends of a long overlap: only ${OVERLAP_CAP} times the tested overlap ` +
               'is counted.',
           ]
         : []),
+      ...margin.factors.map(({ words, basis, from }) => `${capital(words)}, ${basisWords[basis]}: ${from}`),
     ],
     formula: [
       `${figure(candidate.summary!.weakJoint.low95)} ${unit} × ${figure(margin.bondedSize)} ${margin.sizeUnit}`,
-      `= ${measured(margin.holdsN, 'N')}`,
+      `= ${measured(margin.dryN, 'N')}`,
+      ...margin.factors.map(({ words, share }) => `× ${figure(share)} for ${words}`),
+      ...(margin.factors.length ? [`= ${measured(margin.holdsN, 'N')}`] : []),
       `÷ ${measured(margin.requiredN, 'N')} required`,
       `= ${figure(margin.times)} times`,
     ],
     readings: readingsOf(candidate, test),
     change: margin.notTested.length
-      ? [`Not tested: ${margin.notTested.join(', ')}. The margin does not count on it.`]
+      ? [`Not tested: ${margin.notTested.join(', ')}. What is typical was taken; an exposure in the Plan would tell.`]
       : undefined,
     source: ['Methods: holding load against required load = share of weight × g × motion.'],
   }

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import QRCode from 'qrcode'
 import { computed, ref } from 'vue'
 import { sayError } from '../../../../core/messages'
 import { parseNumber } from '../../../../core/quantities/parse'
@@ -8,6 +7,7 @@ import { armOf, armWords } from '../../../../core/planning/arms'
 import type { Coupon } from '../../../../core/records/round'
 import type { JointView } from '../../../bench/jointView'
 import { useDrawnInPart } from '../../../look/drawInPart'
+import { qrPath } from '../../../look/qrPath'
 import MorePages from './MorePages.vue'
 
 /** A strip for each coupon with its code, also as QR, on plain sheets of any common label size. */
@@ -32,14 +32,6 @@ const pages = computed(() =>
 const nameOf = (coupon: Coupon) => props.view.procedures.find(({ id }) => id === coupon.procedure)?.name ?? ''
 const armOfCoupon = (coupon: Coupon) => armWords(armOf(props.view.round!, coupon))
 
-/** The dark squares of a code as one path, a unit a module. */
-function qrPath(text: string): { d: string; size: number } {
-  const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' })
-  const { size } = modules
-  let d = ''
-  for (let y = 0; y < size; y++) for (let x = 0; x < size; x++) if (modules.get(y, x)) d += `M${x} ${y}h1v1h-1z`
-  return { d, size }
-}
 /** More pages than this are drawn when they are asked for. */
 const DRAWN = 12
 const { shown, rest, whole } = useDrawnInPart(() => pages.value, DRAWN)

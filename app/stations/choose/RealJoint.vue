@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { marginInWords, basisWords, winWords } from '../../../core/choice/marginWords'
+import { WANTED_TIMES, winsOf } from '../../../core/choice/win'
+import type { TestId } from '../../../core/knowledge/testKinds'
+import { measured } from '../../../core/quantities/betterUnit'
+import { familyTimes, type JointView } from '../../bench/jointView'
+import { useBench } from '../../bench/store'
+import AskWhy from '../../look/AskWhy.vue'
+import { capital, figure, percent } from '../../look/figures'
+import type { Candidate } from './round'
+import { whyMargin } from './whyChoice'
+
+/** What the real joint holds with one of the procedures: what its surroundings take, and what would win margin. */
+const props = defineProps<{ view: JointView; candidates: Candidate[]; leader: string | null; test: TestId }>()
+const bench = useBench()
+const chosen = ref<string | null>(null)
+const able = computed(() => props.candidates.filter(({ margin }) => margin !== null))
+const shown = computed(() => {
+  const by = (id: string | null | undefined) => able.value.find(({ procedure }) => procedure.id === id)
+  return by(chosen.value) ?? by(props.view.decision?.procedure) ?? by(props.leader) ?? able.value[0] ?? null
+})
+const margin = computed(() => shown.value?.margin ?? null)
+const nameOf = (id: string) => props.candidates.find(({ procedure }) => procedure.id === id)?.procedure.name ?? '?'
+const wins = computed(() => {
+  const { arm, joint } = props.view
+  if (!shown.value || !margin.value || !arm) return []
+  const lows = Object.fromEntries(
+    able.value.map(({ procedure, summary }) => [procedure.id, summary!.weakJoint.low95] as const),
+  )
+  const { procedure, summary } = shown.value
+  const found = winsOf(
+    {
+      brief: joint.brief,
+      test: props.test,
+      weakLow: summary!.weakJoint.low95,
+      tested: arm.size,
+      family: familyTimes(bench, procedure),
+      factors: margin.value.factors,
+    },
+    procedure,
+    able.value.map((one) => one.procedure),
+    lows,
+  )
+  return found ? winWords(found, WANTED_TIMES, nameOf) : []
+})
+</script>
+
+<template>
+  <section v-if="shown && margin" aria-labelledby="real-joint" data-real-joint>
+    <h2 id="real-joint">What the real joint holds</h2>
+    <div v-if="able.length > 1" class="which" role="group" aria-label="Procedure of the real joint">
+      <v-btn
+        v-for="{ procedure } in able"
+        :key="procedure.id"
+        :class="procedure.id === shown.procedure.id ? 'alt' : 'quiet'"
+        :aria-pressed="procedure.id === shown.procedure.id"
+        @click="chosen = procedure.id"
+        >{{ procedure.letter }} {{ procedure.name }}</v-btn
+      >
+    </div>
+    <p class="said">
+      {{ marginInWords(margin, view.joint.brief) }}
+      That is
+      <AskWhy :why="() => whyMargin(shown!, test)"
+        ><b class="num" :class="margin.times < 1 ? 'fails' : ''">{{ figure(margin.times) }} times</b> the load</AskWhy
+      >.
+    </p>
+    <table class="plain">
+      <caption class="visually-hidden">
+        From what the coupons held to what the real joint holds
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">What counts</th>
+          <th scope="col" class="r">Left</th>
+          <th scope="col">Rests on</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr>
+          <th scope="row">As pulled, 19 in 20, at its real size</th>
+          <td class="r num">{{ measured(margin.dryN, 'N') }}</td>
+          <td>measured</td>
+        </tr>
+        <tr v-for="one in margin.factors" :key="one.id" :data-basis="one.basis">
+          <th scope="row">{{ capital(one.words) }}</th>
+          <td class="r num">× {{ percent(one.share) }}</td>
+          <td :class="one.basis === 'typical' ? 'careful' : ''">{{ basisWords[one.basis] }}</td>
+        </tr>
+        <tr v-if="margin.factors.length" class="sum">
+          <th scope="row">One joint holds</th>
+          <td class="r num">{{ measured(margin.holdsN, 'N') }}</td>
+          <td>{{ margin.notTested.length ? 'in part on estimates' : 'measured' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <h3>What would win margin</h3>
+    <ul class="wins num">
+      <li v-for="line in wins" :key="line">{{ line }}</li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 12px;
+}
+.which {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.said {
+  font-size: 1.125rem;
+}
+table {
+  border-collapse: collapse;
+  max-width: 640px;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  font-weight: inherit;
+  padding: 6px 14px 6px 0;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  border: 0;
+  color: var(--mute);
+  font-size: 0.875rem;
+}
+.r {
+  text-align: right;
+}
+.sum > * {
+  font-weight: 650;
+}
+.wins li {
+  padding: 4px 0;
+}
+</style>

@@ -1,0 +1,86 @@
+// @vitest-environment happy-dom
+import { flushPromises } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { buildDemoBench } from '../../../demo/bench'
+import { mountAt, type Mounted } from '../../testing/mountAt'
+
+vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../testing/noWorker')).noCharts())
+vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
+
+const NOW = Date.parse('2026-11-24T18:00:00')
+type Tables = ReturnType<typeof buildDemoBench>
+/** H1 with a wash arm in which each piece kept so much of its dry twin. */
+function washed(tables: Tables, keeps: number) {
+  const round = tables.round.find(({ joint }) => joint === 'h1')!
+  const dry = round.arms[0]!
+  round.arms = [dry, { ...dry, id: 'wash', exposure: { kind: 'wash', amount: 3, hours: 6 }, passLimit: null }]
+  const pieces = tables.coupon.filter((one) => one.round === round.id && one.arm === dry.id)
+  for (const piece of pieces) {
+    const reading = tables.reading.find(({ coupon }) => coupon === piece.id)!
+    tables.coupon.push({ ...piece, id: `${piece.id}w`, arm: 'wash', label: piece.label.replace(/(\d)$/, '$1$1') })
+    tables.reading.push({
+      ...reading,
+      id: `${reading.id}w`,
+      coupon: `${piece.id}w`,
+      raw: 'value' in reading.raw ? { ...reading.raw, value: reading.raw.value * keeps } : reading.raw,
+    } as typeof reading)
+  }
+}
+const shown = async ({ wrapper }: Mounted) => {
+  await vi.waitFor(
+    async () => {
+      await flushPromises()
+      expect(wrapper.find('[data-real-joint]').exists()).toBe(true)
+    },
+    { timeout: 20_000 },
+  )
+  return wrapper.find('[data-real-joint]')
+}
+const rows = (part: Awaited<ReturnType<typeof shown>>) => part.findAll('tbody tr').map((one) => one.text())
+const newton = (row: string) => Number(/([\d.]+) N/.exec(row)![1])
+
+describe('what the real joint holds', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
+
+  it('goes from what the coupons held to the real joint, a line for each thing that takes of it', async () => {
+    const part = await shown(await mountAt(buildDemoBench(NOW), '/joint/h1/choose'))
+    const lines = rows(part)
+    expect(lines[0]).toMatch(/As pulled.*measured/)
+    expect(lines[1]).toMatch(/−5 °C cold× 80 %typical, not tested/)
+    expect(lines[2]).toMatch(/Splashes× 90 %typical, not tested/)
+    expect(newton(lines.at(-1)!)).toBeCloseTo(newton(lines[0]!) * 0.8 * 0.9, 0)
+    expect(lines.at(-1)).toMatch(/in part on estimates/)
+    expect(part.text()).toMatch(/For 3 times the load: width \d+ mm instead of 25 mm/)
+  }, 40_000)
+
+  it('takes what was measured in place of what is typical, and opens in Why', async () => {
+    const mounted = await mountAt(
+      (() => {
+        const tables = buildDemoBench(NOW)
+        washed(tables, 0.5)
+        return tables
+      })(),
+      '/joint/h1/choose',
+    )
+    const part = await shown(mounted)
+    const wet = part.findAll('tbody tr').find((one) => one.text().includes('Splashes'))!
+    expect(wet.attributes('data-basis')).toBe('measured')
+    const share = Number(/× (\d+) %/.exec(wet.text())![1])
+    expect(share).toBeGreaterThan(42)
+    expect(share).toBeLessThan(58)
+    await part.find('.said button').trigger('click')
+    await flushPromises()
+    expect(mounted.wrapper.text()).toMatch(/Splashes, measured: Pulled after 3 washes: \d+ % of dry/)
+    mounted.wrapper.unmount()
+  }, 40_000)
+
+  it('can be seen for each procedure', async () => {
+    const mounted = await mountAt(buildDemoBench(NOW), '/joint/h1/choose')
+    const part = await shown(mounted)
+    const before = part.find('.said').text()
+    await part.findAll('.which button')[1]!.trigger('click')
+    expect(part.find('.said').text()).not.toBe(before)
+    expect(part.findAll('.which button')[1]!.attributes('aria-pressed')).toBe('true')
+    mounted.wrapper.unmount()
+  }, 40_000)
+})

@@ -1,0 +1,114 @@
+import type { Family } from '../knowledge/families'
+import { measured } from '../quantities/betterUnit'
+import { durationWords } from '../quantities/durations'
+import { inSentence } from '../quantities/inSentence'
+import type { Brief } from '../records/joint'
+import type { Procedure } from '../records/round'
+import { coverS } from '../screening/rules/cover'
+import { perMix, skins, within } from './benchSums'
+import { glueShare, recipe } from './mix'
+import { LEAST_MIX_G } from './mixing'
+import { gramsPerCm2, WASTE } from './needs'
+
+/** One mix of the build's own joints. */
+export interface RealMix {
+  joints: number
+  grams: number
+}
+
+/** A procedure at the size and number of the real joints. */
+export interface RealJoint {
+  widthMm: number
+  lengthMm: number
+  joints: number
+  /** on one joint and on all, waste counted, g; of everything that is laid on */
+  eachG: number
+  allG: number
+  /** what the pot life makes of them, in order; none where nothing is mixed */
+  mixes: RealMix[]
+  potS: number | null
+  /** of what it is stirred from, for all of them */
+  parts: { name: string; grams: number }[]
+  /** until one joint is covered */
+  coverS: number
+  /** after which it skins, where it is closed wet; null: it does not skin */
+  skinsS: number | null
+  /** joints that may be laid before the first is closed; 0: not even one, it is laid in strips; null: no limit */
+  atOnce: number | null
+}
+
+/** Amounts and batches for the real joints (methods.md 8); null while their size is open. */
+export function realJoint(procedure: Procedure, family: Family, brief: Brief): RealJoint | null {
+  const { widthMm, lengthMm } = brief
+  if (widthMm === null || lengthMm === null) return null
+  const joints = brief.count ?? 1
+  const areaCm2 = (widthMm * lengthMm) / 100
+  const eachG = areaCm2 * gramsPerCm2(procedure, family)
+  const fit = perMix(procedure, family, areaCm2)
+  const mixed = procedure.steps.some(({ kind }) => kind === 'mix')
+  const a = fit ?? (mixed ? joints : 0)
+  const mixes: RealMix[] = []
+  for (let left = joints; a > 0 && left > 0; left -= a) {
+    const some = Math.min(a, left)
+    mixes.push({ joints: some, grams: Math.max(LEAST_MIX_G, some * eachG * glueShare(procedure)) })
+  }
+  const cover = coverS(areaCm2, family)
+  const skinsS = skins(family) ? family.openS : null
+  return {
+    widthMm,
+    lengthMm,
+    joints,
+    eachG,
+    allG: joints * eachG,
+    mixes,
+    potS: mixes.length ? family.potLifeS : null,
+    parts: recipe({ ...procedure, name: 'glue' }, joints * eachG),
+    coverS: cover,
+    skinsS,
+    atOnce: skinsS === null ? null : cover > skinsS ? 0 : within(skinsS, areaCm2, family),
+  }
+}
+
+const g = (grams: number) => measured(grams, 'g')
+const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
+const mm = (length: number) => +length.toPrecision(3)
+
+/** The same mixes in a row are said once: “3 of 12.0 g for 4 joints each, 1 of 5.00 g for 2 joints”. */
+function mixWords(mixes: readonly RealMix[]): string {
+  const groups: { of: RealMix; times: number }[] = []
+  for (const of of mixes) {
+    const last = groups.at(-1)
+    if (last?.of.joints === of.joints) last.times += 1
+    else groups.push({ of, times: 1 })
+  }
+  return groups
+    .map(
+      ({ of, times }) =>
+        `${times} of ${g(of.grams)} for ${count(of.joints, 'joint')}${times > 1 && of.joints > 0 ? ' each' : ''}`,
+    )
+    .join(', ')
+}
+
+/** What the real joints take, a line each, as it is read at the bench. */
+export function realJointWords(of: RealJoint): string[] {
+  const lines = [
+    `${count(of.joints, 'joint')} of ${mm(of.widthMm)} × ${mm(of.lengthMm)} mm: ${g(of.eachG)} of glue each` +
+      `${of.joints > 1 ? `, ${g(of.allG)} in all` : ''}, ${100 * WASTE} % lost included.`,
+  ]
+  if (of.mixes.length)
+    lines.push(`Mixes: ${mixWords(of.mixes)}${of.potS === null ? '' : `; use each within ${durationWords(of.potS)}`}.`)
+  if (of.parts.length)
+    lines.push(
+      `Stirred for all: ${of.parts.map(({ name, grams }) => `${g(grams)} of ${inSentence(name)}`).join(' and ')}.`,
+    )
+  if (of.skinsS !== null) {
+    const skins = `it skins after ${durationWords(of.skinsS)}`
+    lines.push(
+      of.atOnce === 0
+        ? `Covering one takes ${durationWords(Math.ceil(of.coverS))}, and ${skins}: lay it in strips, or by more ` +
+            'hands.'
+        : `Lay no more than ${count(of.atOnce!, 'joint')} before closing the first: ${skins}.`,
+    )
+  }
+  return lines
+}
