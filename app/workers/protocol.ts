@@ -12,11 +12,11 @@ import { planJoints, type BuildPlan, type JointsToGlue } from '../../core/schedu
 import type { Shop } from '../../core/records/shop'
 import { findTimetable, type TimetableInput, type TimetableResult } from './timetable'
 import { keptShares, type KeptAsked, type KeptShare } from '../../core/choice/keptShares'
-import type { NextAnswer, NextQuestion } from '../../core/choice/next'
+import { nextTests, type NextTests, type NextTestsInput } from '../../core/choice/nextTests'
 import type { School } from '../../core/choice/rank'
 import type { Moves } from '../../core/choice/whatIf'
 import type { WeighResult } from '../../core/choice/weighRound'
-import { moves, nextTests, weighed, type MovesAsked, type WeighAsked } from './weighing'
+import { moves, weighed, type MovesAsked, type WeighAsked } from './weighing'
 import { analyse, type Analysis, type AnalysisInput } from '../../core/statistics/analyse'
 
 /** The brief with its material classes, plain: it goes to another thread. */
@@ -87,7 +87,7 @@ export interface Tasks {
   photo: { input: PhotoInput; result: PhotoResult }
   weigh: { input: WeighAsked; result: WeighResult }
   moves: { input: MovesAsked; result: Record<School, Moves[]> }
-  next: { input: NextQuestion[]; result: NextAnswer[] }
+  next: { input: NextTestsInput; result: NextTests }
   kept: { input: KeptAsked[]; result: KeptShare[] }
 }
 export type TaskKind = keyof Tasks

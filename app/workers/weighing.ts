@@ -1,4 +1,3 @@
-import { nextBest, type NextAnswer, type NextQuestion } from '../../core/choice/next'
 import type { School } from '../../core/choice/rank'
 import type { Prepared } from '../../core/choice/weigh'
 import type { Moves, WeightGroup } from '../../core/choice/whatIf'
@@ -36,6 +35,3 @@ export interface MovesAsked extends WeighAsked {
 }
 export const moves = (asked: MovesAsked): Record<School, Moves[]> =>
   allMoves(drawnOf(asked).prepared, asked.weights, asked.groups)
-
-/** What one more coupon of each procedure is worth, test by test. */
-export const nextTests = (questions: readonly NextQuestion[]): NextAnswer[] => questions.map(nextBest)

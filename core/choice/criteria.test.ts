@@ -3,6 +3,7 @@ import { openBrief } from '../records/joint'
 import type { Raw, Reading } from '../records/reading'
 import type { Arm, Coupon, Round } from '../records/round'
 import { criteriaOf, notWeighed, type CriteriaInput, type Item } from './criteria'
+import { mustOf } from './rank'
 import { allMoves, judge, prepareRound, standingOf } from './weighRound'
 
 const arm = (id: string, more: Partial<Arm> = {}): Arm => ({
@@ -84,7 +85,7 @@ describe('what the choice can weigh', () => {
       from: { values: { A: 12, B: 30 } },
       basis: { A: 'known', B: 'known' },
     })
-    expect(items['cost']!.criterion.must).toBe(2)
+    expect(mustOf(items['cost']!.criterion)).toBe(2)
     // Nobody said what hands-on time is bearable: four times the least.
     expect(items['ease']).toMatchObject({ said: false, criterion: { must: 12, plenty: 3 } })
     expect(items['kept wash']!.basis).toEqual({ A: 'measured', B: 'not tested' })
@@ -113,8 +114,8 @@ describe('what the choice can weigh', () => {
     expect(items['cure']!.criterion.weight).toBe(2)
     expect(items['handled']!.criterion).toMatchObject({ must: 2, weight: 2 })
     // A week where no time was said.
-    expect(items['cure']!.criterion.must).toBe(168)
-    expect(items['cost']!.criterion.must).toBeCloseTo(0.4, 12)
+    expect(mustOf(items['cure']!.criterion)).toBe(168)
+    expect(mustOf(items['cost']!.criterion)).toBeCloseTo(0.4, 12)
   })
 
   it('fills in what was not pulled from the forecast, and never calls it measured', () => {

@@ -11,6 +11,8 @@ import type { Forecast } from './draws'
 import { directed, type CriteriaInput, type Item } from './item'
 import { factItems, gradedItem, keptItems, lossesItem } from './itemParts'
 import { keptPairs } from './shareKept'
+import { unmetItems } from './unmet'
+import { usableItems } from './usable'
 
 export type { Basis, CriteriaInput, DrawsFrom, Item, ProcedureFacts } from './item'
 
@@ -39,7 +41,13 @@ const classOf = ({ test }: Pick<Arm, 'test'>): Criterion => {
  * shared by the criteria of one kind. A criterion on which nothing is known of any procedure is left out.
  */
 export function criteriaOf(input: CriteriaInput): Item[] {
-  const items = [...input.round.arms.flatMap((arm) => armItem(input, arm)), ...keptItems(input), ...factItems(input)]
+  const items = [
+    ...input.round.arms.flatMap((arm) => armItem(input, arm)),
+    ...keptItems(input),
+    ...unmetItems(input),
+    ...usableItems(input),
+    ...factItems(input),
+  ]
   const weights = input.round.weights?.values
   return items.map((item) => {
     const alike = items.filter(({ of }) => of === item.of).length
@@ -93,6 +101,7 @@ function armItem(input: CriteriaInput, arm: Arm): Item[] {
         }),
       ),
       from: { kind: 'strength', readings: model, forecast },
+      test: { arm: arm.id },
     },
   ]
 }

@@ -1,10 +1,10 @@
 import type { Brief } from '../records/joint'
 import type { Reading } from '../records/reading'
-import type { Coupon, Criterion, Round } from '../records/round'
+import type { Coupon, Criterion, Exposure, Round } from '../records/round'
 import type { ModelReading } from '../statistics/data'
 import type { Forecast } from './draws'
 import type { Losses } from './losses'
-import type { Directed } from './rank'
+import type { Directed, RankCriterion } from './rank'
 
 /** What a value of a procedure rests on. */
 export type Basis = 'measured' | 'known' | 'forecast' | 'not tested'
@@ -18,9 +18,12 @@ export type DrawsFrom =
   | { kind: 'losses'; counts: Record<string, Pick<Losses, 'before' | 'lost'>> }
   | { kind: 'fixed'; values: Record<string, number> }
 
+/** Where one more coupon would tell of it: in an arm of the round, or in a new one that is like another but exposed. */
+export type ItemTest = { arm: string } | { like: string; exposure: Exposure }
+
 /** One thing that the choice may weigh. Its weight stands in `criterion.weight`. */
 export interface Item {
-  criterion: Directed
+  criterion: RankCriterion
   of: Criterion
   name: string
   unit: string
@@ -30,6 +33,8 @@ export interface Item {
   /** procedures of which only “at least” was read: their upper side is set by no reading */
   open: string[]
   from: DrawsFrom
+  /** left out: no further coupon tells of it */
+  test?: ItemTest
 }
 
 /** What is known of a procedure without a pull. */

@@ -14,10 +14,14 @@ const QUICK_SHARE = 0.25
 /** Of the dearest that is bearable, as many times the cheapest of those compared. */
 const DEAREST_TIMES = 4
 /** Share of the dry strength that must be left, and that is as good as all. */
-const [KEPT_MUST, KEPT_PLENTY] = [0.3, 0.9]
+export const [KEPT_MUST, KEPT_PLENTY] = [0.3, 0.9]
 /** What an exposure leaves where nothing was pulled: about 70 %, between 30 and 160 % in nine of ten. */
-const KEPT_UNKNOWN: Forecast = { mean: Math.log(0.7), sd: 0.5 }
+export const KEPT_UNKNOWN: Forecast = { mean: Math.log(0.7), sd: 0.5 }
 const LEAST = 1e-3
+
+/** Of what is harmed: the least that may be borne, a trace. */
+const TRACE = 1
+const mean = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0) / list.length
 
 /** What all criteria of an arm share. */
 export type Rest = Pick<Item, 'of' | 'name' | 'unit' | 'open'>
@@ -32,17 +36,19 @@ export function gradedItem(
 ): Item[] {
   const values: Record<string, number> = {}
   const basis: Record<string, Basis> = {}
+  const harm = arm.test === 'spot'
   for (const { procedure } of facts) {
     const ids = new Set(own.filter((one) => one.procedure === procedure).map(({ id }) => id))
     const all = countingReadings(pulled).flatMap(({ coupon, raw, setAside }) =>
       ids.has(coupon) && raw.way === 'grades' && setAside === null ? [raw.grades] : [],
     )
     const worst = Object.values(worstGrades(arm.test, all)).filter((grade) => grade !== null)
-    values[procedure] = worst.length ? worst.reduce<number>((sum, one) => sum + one, 0) / worst.length : 1
+    // One thing that is harmed is not made good by another that is not.
+    values[procedure] = !worst.length ? 1 : harm ? Math.min(...worst) : mean(worst)
     basis[procedure] = worst.length ? 'measured' : 'not tested'
   }
   if (!Object.values(basis).includes('measured')) return []
-  const criterion = directed(`arm ${arm.id}`, 'more', 'linear', 0, 2)
+  const criterion = directed(`arm ${arm.id}`, 'more', 'linear', harm ? TRACE : 0, 2)
   return [{ ...rest, criterion, unit: 'of 2', said: false, basis, from: { kind: 'fixed', values } }]
 }
 
@@ -97,6 +103,7 @@ export function keptItems({ round, coupons, readings, facts }: CriteriaInput): I
           readings: [...question.readings],
           forecast: Object.fromEntries(unknown.map(({ procedure }) => [procedure, KEPT_UNKNOWN])),
         },
+        test: { arm: pair.exposed.id },
       },
     ]
   })

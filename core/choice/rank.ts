@@ -26,6 +26,10 @@ export interface Band extends Weighed {
 }
 export type RankCriterion = Directed | Band
 
+/** What a value must not fall short of; of a band its nearer end of what is good. */
+export const mustOf = (criterion: RankCriterion): number =>
+  criterion.better === 'band' ? criterion.low : criterion.must
+
 export interface RankProcedure {
   procedure: string
   /** values draw by draw, all of one length */

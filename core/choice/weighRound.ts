@@ -68,11 +68,13 @@ function drawsOf(from: DrawsFrom, procedures: readonly string[], n: number, seed
       })
     }
     case 'kept': {
-      const found = strengthDraws(from.readings, n, seed)
+      const exposed = procedures.some((name) => from.readings.some((one) => one.procedure === exposedName(name)))
+      // What no piece was pulled after goes by its forecast, and needs no draws.
+      const found = strengthDraws(exposed ? from.readings : [], n, seed)
       return procedures.map((procedure, p) => {
-        const [exposed, dry] = [found.get(exposedName(procedure)), found.get(procedure)]
-        if (!exposed || !dry) return guess(from.forecast, procedure, p)
-        return logs(exposed.typical.map((one, i) => one - dry.typical[i]!))
+        const [after, dry] = [found.get(exposedName(procedure)), found.get(procedure)]
+        if (!after || !dry) return guess(from.forecast, procedure, p)
+        return logs(after.typical.map((one, i) => one - dry.typical[i]!))
       })
     }
   }

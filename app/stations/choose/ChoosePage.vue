@@ -21,7 +21,6 @@ import EarlierPulls from './EarlierPulls.vue'
 import GradesTable from './GradesTable.vue'
 import HowSure from './HowSure.vue'
 import LossesTable from './LossesTable.vue'
-import NextTest from './NextTest.vue'
 import RealJoint from './RealJoint.vue'
 import RanksTable from './RanksTable.vue'
 import ShareKept from './ShareKept.vue'
@@ -149,7 +148,6 @@ watch(
       <HowSure :pairs="pairs" :hunch="hunch" :name-of="nameOf" />
       <EarlierPulls v-if="view.earlier.length" :view="view" />
       <WeighedChoice v-if="!refused" :view="props.view" />
-      <NextTest v-if="!refused" :view="props.view" />
       <RealJoint v-if="!refused" :view="view" :candidates="candidates" :leader="told?.leader ?? null" :test="test" />
       <DecideForm
         v-if="!refused"

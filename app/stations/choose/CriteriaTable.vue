@@ -5,7 +5,7 @@ import type { Procedure } from '../../../core/records/round'
 import AskWhy from '../../look/AskWhy.vue'
 import TapeLabel from '../../look/TapeLabel.vue'
 import type { Explanation } from '../../look/why'
-import { valueText } from './weighWords'
+import { boundsText, valueText } from './weighWords'
 
 /** A line a procedure: what it is on each criterion, as a small bar from its must to plenty. */
 const props = defineProps<{
@@ -32,7 +32,7 @@ const restsOn = {
 } as const
 function why(procedure: Procedure, item: Item): Explanation {
   const value = valueOf(procedure.id, item)!
-  const { must, plenty, better, scale } = item.criterion
+  const { better, scale } = item.criterion
   const basis = item.basis[procedure.id] ?? 'not tested'
   return {
     about: `${procedure.letter}, ${item.name}`,
@@ -50,8 +50,9 @@ function why(procedure: Procedure, item: Item): Explanation {
       isOpen(procedure.id, item)
         ? `at least ${text(item, value.low90)} in 19 of 20 draws`
         : `${text(item, value.median)}; 9 draws in 10: ${text(item, value.low90)} to ${text(item, value.high90)}`,
-      `must: ${text(item, must)}, plenty: ${text(item, plenty)}${item.said ? '' : ' (proposed)'}`,
-      `${better} is better, on a ${scale === 'log' ? 'scale of ratios' : 'plain scale'}`,
+      `${boundsText(item, props.currency)}${item.said ? '' : ' (proposed)'}`,
+      `${better === 'band' ? 'too little and too much are both wrong' : `${better} is better`}, on a ` +
+        (scale === 'log' ? 'scale of ratios' : 'plain scale'),
       `= ${Math.round(100 * value.d)} of 100, the mean of the draws`,
     ],
     source: ['Desirability between must and plenty (Derringer and Suich 1980).'],
@@ -67,10 +68,7 @@ function why(procedure: Procedure, item: Item): Explanation {
           <th scope="col">procedure</th>
           <th v-for="item in items" :key="item.criterion.id" scope="col">
             {{ item.name }}
-            <span class="bounds num"
-              >must {{ text(item, item.criterion.must) }}, plenty {{ text(item, item.criterion.plenty)
-              }}{{ item.said ? '' : ', proposed' }}</span
-            >
+            <span class="bounds num">{{ boundsText(item, currency) }}{{ item.said ? '' : ', proposed' }}</span>
           </th>
         </tr>
       </thead>

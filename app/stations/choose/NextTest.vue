@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { PLENTY_TIMES } from '../../../core/choice/criteria'
-import { modelReadings } from '../../../core/evidence/modelReadings'
-import { formulaOf } from '../../../core/knowledge/testKinds'
+import type { Item } from '../../../core/choice/criteria'
+import { MORE, type TestOption } from '../../../core/choice/nextTests'
+import type { WeighResult } from '../../../core/choice/weighRound'
+import { addCoupons, armFor } from '../../../core/planning/addCoupons'
 import { armWords } from '../../../core/planning/arms'
-import { limitOf } from '../../../core/planning/limits'
 import { needsOf, PULL_MIN } from '../../../core/planning/needs'
-import { extraFor } from '../../../core/planning/pullQueue'
 import { durationWords } from '../../../core/quantities/durations'
 import { showMoney } from '../../../core/quantities/money'
-import { insert } from '../../../core/records/entry'
+import { insert, update } from '../../../core/records/entry'
 import type { Arm, Procedure } from '../../../core/records/round'
 import { stampNow } from '../../bench/clock'
 import { newId } from '../../bench/ids'
@@ -18,48 +17,54 @@ import { otherGlues } from '../../bench/otherGlues'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
 import ActButton from '../../look/ActButton.vue'
+import AskWhy from '../../look/AskWhy.vue'
+import { plural } from '../../look/figures'
 import { sideWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
+import { inHundred, whyNext } from './whyWeighed'
 
-/** What one more coupon would be worth, by procedure and test, against its minutes and money; or that none is. */
-const props = defineProps<{ view: JointView }>()
+/** What one, two or three more coupons would be worth, by procedure, test and exposure; or that none is. */
+const props = defineProps<{
+  view: JointView
+  items: readonly Item[]
+  procedures: readonly Procedure[]
+  /** by item, as they are kept or tried */
+  weights: readonly number[]
+  result: WeighResult
+}>()
 const bench = useBench()
-const thresholds = [0.002, 0.005, 0.01, 0.02]
-const threshold = ref(0.005)
-const procedures = computed(() => props.view.procedures.filter(({ id }) => props.view.round?.procedures.includes(id)))
-/** tests that weigh a load and have a limit */
-const arms = computed(() =>
-  (props.view.round?.arms ?? []).flatMap((arm) => {
-    const limit = formulaOf(arm.test) && limitOf(arm, props.view.joint.brief)
-    return limit ? [{ arm, limit }] : []
+const thresholds = [0.0005, 0.001, 0.002, 0.005, 0.01]
+const threshold = ref(0.002)
+const by = ref<'minutes' | 'money'>('minutes')
+const question = steady(
+  () => ({
+    items: props.items.map(({ criterion, from, test }) => ({ criterion, from, ...(test && { test }) })),
+    procedures: props.procedures.map(({ id }) => id),
+    weights: [...props.weights],
+    d: Object.fromEntries(
+      Object.entries(props.result.values).map(([procedure, own]) => [
+        procedure,
+        Object.fromEntries(Object.entries(own).map(([id, { d }]) => [id, d])),
+      ]),
+    ),
   }),
+  (one) => [JSON.stringify(one)],
 )
-const questions = steady(
-  () =>
-    arms.value.map(({ arm, limit }) => ({
-      required: limit,
-      plenty: PLENTY_TIMES * limit,
-      readings: modelReadings(
-        arm.test,
-        props.view.coupons.filter((one) => one.arm === arm.id),
-        props.view.readings,
-      ),
-      options: procedures.value.map(({ id }) => id),
-    })),
-  (list) => [JSON.stringify(list)],
-)
-const { answer } = useAsked(
-  () => (questions.value.some(({ readings }) => readings.length) ? questions.value : null),
+const { answer, fault, again } = useAsked(
+  () => question.value,
   (input, options) => sideWorker().next(input, options),
 )
-interface Option {
+interface Option extends TestOption {
   key: string
-  procedure: Procedure
+  of: Procedure
   arm: Arm
+  /** how many coupons are worth most for what they take */
+  more: number
   gain: number
   minutes: number
   money: number
 }
+/** of one coupon */
 const costOf = (procedure: Procedure, arm: Arm) => {
   const known = {
     procedure,
@@ -71,60 +76,121 @@ const costOf = (procedure: Procedure, arm: Arm) => {
   const { cost, handsOnMinutes } = needsOf([known], [arm], 1)
   return { minutes: Math.max(PULL_MIN, handsOnMinutes), money: cost }
 }
-/** What is gained a minute decides; what gains nothing comes last. */
+/** What is gained for a minute, or for money, decides; what gains nothing comes last. */
 const options = computed<Option[]>(() =>
-  (answer.value ?? [])
-    .flatMap(({ options: list }, i) =>
-      list.flatMap(({ procedure: id, gain }): Option[] => {
-        const procedure = procedures.value.find((one) => one.id === id)
-        const { arm } = arms.value[i]!
-        return procedure ? [{ key: `${arm.id} ${id}`, procedure, arm, gain, ...costOf(procedure, arm) }] : []
-      }),
-    )
-    .sort((x, y) => y.gain / y.minutes - x.gain / x.minutes),
+  (answer.value?.options ?? [])
+    .flatMap((option): Option[] => {
+      const of = props.procedures.find(({ id }) => id === option.procedure)
+      const arm = armFor(props.view.round!, option.test, props.view.joint.brief, stampNow())
+      if (!of || !arm) return []
+      const at = option.gains.reduce(
+        (best, gain, i) => (gain / MORE[i]! > option.gains[best]! / MORE[best]! ? i : best),
+        0,
+      )
+      const each = costOf(of, arm)
+      const more = MORE[at]!
+      return [
+        {
+          ...option,
+          key: `${option.item} ${option.procedure}`,
+          of,
+          arm,
+          more,
+          gain: option.gains[at]!,
+          minutes: more * each.minutes,
+          money: more * each.money,
+        },
+      ]
+    })
+    .sort((x, y) => y.gain / Math.max(1e-6, y[by.value]) - x.gain / Math.max(1e-6, x[by.value])),
 )
+const most = computed(() => Math.max(0, ...options.value.flatMap(({ gains }) => gains)))
 const worth = computed(() => options.value.filter(({ gain }) => gain >= threshold.value))
-const points = (gain: number) => (100 * gain).toFixed(gain < 0.01 ? 2 : 1)
+const nameOf = (id: string) => props.procedures.find((one) => one.id === id)?.name ?? '?'
 /** coupons that are planned and not pulled yet say more than a further one */
 const open = computed(() => props.view.coupons.length - props.view.readings.length)
-function add({ procedure, arm }: Option) {
-  const all = bench.of('coupon', props.view.round!.id)
-  const coupon = extraFor(procedure.id, arm.id, all, newId(), stampNow())
-  return bench.write(`${coupon.label} added: the next best test`, [insert('coupon', coupon)], true)
+const counts = ['one', 'two', 'three'] as const
+const countWords = (more: number) => `${counts[more - 1]} more`
+function add({ of, arm, more }: Option) {
+  const round = props.view.round!
+  const added = addCoupons(
+    round,
+    arm,
+    of.id,
+    bench.of('coupon', round.id),
+    Array.from({ length: more }, newId),
+    stampNow(),
+  )
+  const labels = added.coupons.map(({ label }) => label).join(', ')
+  return bench.write(
+    `${labels} added: the next best test`,
+    [
+      ...(added.arms ? [update('round', round, { arms: added.arms })] : []),
+      ...added.coupons.map((coupon) => insert('coupon', coupon)),
+    ],
+    true,
+  )
 }
 </script>
 
 <template>
-  <section v-if="answer && options.length" aria-labelledby="next-test" data-next-test>
+  <section aria-labelledby="next-test" data-next-test>
     <h2 id="next-test">The next best test</h2>
-    <p v-if="open > 0" class="mute">{{ open }} planned coupons are still to be pulled: they come first.</p>
-    <p v-if="!worth.length" role="status">
-      <b>Stop: another test would hardly change the choice.</b> The best of them is worth
-      {{ points(options[0]!.gain) }} of 100.
+    <p v-if="fault" class="problem" role="alert">
+      What a further test is worth could not be worked out. <v-btn class="quiet" @click="again">Try again</v-btn>
     </p>
-    <ul v-else>
-      <li v-for="one in worth.slice(0, 3)" :key="one.key">
-        <span>
-          <b>{{ one.procedure.letter }}, {{ one.procedure.name }}</b
-          >, one more {{ armWords(one.arm) }}: worth <b class="num">{{ points(one.gain) }} of 100</b> on average,
-          <span class="num">{{ durationWords(Math.round(one.minutes * 60)) }}</span> at hand,
-          <span class="num">{{ showMoney(one.money, bench.bench?.currency) }}</span>
-        </span>
-        <ActButton class="alt" :act="() => add(one)"
-          >Add it to the round<span class="visually-hidden">: {{ one.procedure.name }}</span></ActButton
-        >
-      </li>
-    </ul>
-    <label class="field"
-      ><span>Not worth a test below</span>
-      <select v-model.number="threshold" class="plain">
-        <option v-for="one in thresholds" :key="one" :value="one">{{ 100 * one }} of 100</option>
-      </select>
-    </label>
-    <p class="mute small">
-      How much better the best choice is expected to be after it, of 100 between what the weak joint must hold and
-      plenty; by what is gained a minute.
-    </p>
+    <p v-else-if="!answer" role="status">Looking through the tests that could still be made…</p>
+    <p v-else-if="!options.length">No test of this round tells of what is weighed here.</p>
+    <template v-else>
+      <p v-if="open > 0" class="mute">
+        {{ plural(open, 'planned coupon') }} {{ open === 1 ? 'is' : 'are' }} still to be pulled: that comes first.
+      </p>
+      <p v-if="!worth.length" role="status">
+        <b>Stop: another test would hardly change the choice.</b> The best of them, up to three coupons, is worth
+        {{ inHundred(most) }} of 100.
+      </p>
+      <ul v-else>
+        <li v-for="one in worth.slice(0, 3)" :key="one.key">
+          <span>
+            <b>{{ one.of.letter }}, {{ one.of.name }}</b
+            >, {{ countWords(one.more) }} {{ armWords(one.arm) }}: worth
+            <AskWhy :why="() => whyNext(one, answer!.now!, nameOf)"
+              ><b class="num">{{ inHundred(one.gain) }} of 100</b></AskWhy
+            >
+            on average, <span class="num">{{ durationWords(Math.round(one.minutes * 60)) }}</span> at hand,
+            <span class="num">{{ showMoney(one.money, bench.bench?.currency) }}</span><template
+              v-if="'like' in one.test"
+            >
+              · a new exposure for this round</template
+            >
+          </span>
+          <ActButton class="alt" :act="() => add(one)"
+            >Add {{ one.more === 1 ? 'it' : 'them' }} to the round<span class="visually-hidden"
+              >: {{ one.of.name }}, {{ armWords(one.arm) }}</span
+            ></ActButton
+          >
+        </li>
+      </ul>
+      <div class="asks">
+        <label class="field"
+          ><span>Best for</span>
+          <select v-model="by" class="plain">
+            <option value="minutes">the minutes at hand</option>
+            <option value="money">the money</option>
+          </select>
+        </label>
+        <label class="field"
+          ><span>Not worth a test below</span>
+          <select v-model.number="threshold" class="plain">
+            <option v-for="one in thresholds" :key="one" :value="one">{{ +(100 * one).toPrecision(2) }} of 100</option>
+          </select>
+        </label>
+      </div>
+      <p class="mute small">
+        How many points the best choice is expected to gain by it, with the weights above. Tests that are graded or
+        counted are not among them.
+      </p>
+    </template>
   </section>
 </template>
 
@@ -145,7 +211,12 @@ li {
 li > span {
   flex: 1 1 320px;
 }
+.asks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+}
 .field {
-  max-width: 220px;
+  flex: 0 1 220px;
 }
 </style>

@@ -1,11 +1,21 @@
 <script setup lang="ts">
 import { schools, type School } from '../../../core/choice/rank'
+import type { Item } from '../../../core/choice/criteria'
 import type { WeighResult } from '../../../core/choice/weighRound'
+import type { Procedure } from '../../../core/records/round'
+import AskWhy from '../../look/AskWhy.vue'
 import { percent } from '../../look/figures'
 import { schoolWords } from './weighWords'
+import { whySchool } from './whyWeighed'
 
 /** The three ways to judge side by side: who comes first in each, and how surely. */
-const props = defineProps<{ result: WeighResult; nameOf: (id: string) => string; letterOf: (id: string) => string }>()
+const props = defineProps<{
+  result: WeighResult
+  procedures: readonly Procedure[]
+  items: readonly Item[]
+  weights: readonly number[]
+}>()
+const of = (id: string) => props.procedures.find((one) => one.id === id)
 const order = (school: School) =>
   [...props.result.schools[school]].sort((x, y) => y.score - x.score || y.pBest - x.pBest)
 const first = (school: School) => props.result.winners[school]
@@ -17,16 +27,16 @@ const first = (school: School) => props.result.winners[school]
       <h3>{{ schoolWords[school].name }}</h3>
       <p class="mute small">{{ schoolWords[school].gloss }}</p>
       <p class="first">
-        <b v-if="first(school)">{{ nameOf(first(school)!) }}</b>
+        <b v-if="first(school)">{{ of(first(school)!)?.name }}</b>
         <b v-else class="careful">Nobody: each misses a must.</b>
       </p>
       <ul>
         <li v-for="one in order(school)" :key="one.procedure">
-          <span class="letter">{{ letterOf(one.procedure) }}</span>
+          <span class="letter">{{ of(one.procedure)?.letter }}</span>
           <span class="bar" aria-hidden="true"><i :style="{ width: `${100 * one.score}%` }"></i></span>
-          <span class="num small"
+          <AskWhy class="small num" :why="() => whySchool(school, of(one.procedure)!, result, items, weights)"
             ><b v-if="school !== 'knock-out'">{{ Math.round(100 * one.score) }} of 100</b> first in
-            {{ percent(one.pBest) }}</span
+            {{ percent(one.pBest) }}</AskWhy
           >
         </li>
       </ul>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Item } from '../../../core/choice/criteria'
+import { mustOf } from '../../../core/choice/rank'
 import type { WeighResult } from '../../../core/choice/weighRound'
 import type { Procedure } from '../../../core/records/round'
 import { valueText } from './weighWords'
@@ -23,7 +24,7 @@ const at = (procedure: string, { criterion }: Item) => props.result.values[proce
 /** A scale of ratios where the criterion has one, with its must in sight. */
 function scaleOf(item: Item, values: readonly number[], from: number, to: number) {
   const f = item.criterion.scale === 'log' ? Math.log : (x: number) => x
-  const all = [...values, item.criterion.must].map(f)
+  const all = [...values, mustOf(item.criterion)].map(f)
   const [low, high] = [Math.min(...all), Math.max(...all)]
   const pad = 0.08 * (high - low || 1)
   const place = (x: number) => from + ((f(x) - low + pad) / (high - low + 2 * pad)) * (to - from)
@@ -51,8 +52,8 @@ const drawn = computed(() => {
   const strengthOf = (id: string) =>
     y.open.includes(id) ? `at least ${says(y, at(id, y).low90)}` : says(y, at(id, y).median)
   return {
-    mustY: ys.place(y.criterion.must),
-    mustX: xs.place(x.criterion.must),
+    mustY: ys.place(mustOf(y.criterion)),
+    mustX: xs.place(mustOf(x.criterion)),
     ticksY: ys.ticks.map((value) => ({ at: ys.place(value), text: says(y, value) })),
     ticksX: xs.ticks.map((value) => ({ at: xs.place(value), text: says(x, value) })),
     points: props.procedures.map(({ id, letter, name }) => ({

@@ -5,6 +5,7 @@ import type { JointView } from '../../bench/jointView'
 import { kindWords } from '../../bench/kindWords'
 import { useBench } from '../../bench/store'
 import CriteriaTable from './CriteriaTable.vue'
+import NextTest from './NextTest.vue'
 import SchoolCards from './SchoolCards.vue'
 import TradeOff from './TradeOff.vue'
 import { useWeighed } from './useWeighed'
@@ -19,6 +20,7 @@ const {
   procedures,
   missing,
   groups,
+  weights,
   weightOf,
   tried,
   changed,
@@ -31,9 +33,7 @@ const {
   retry,
 } = useWeighed(() => props.view)
 const currency = computed(() => bench.bench?.currency ?? '')
-const procedureOf = (id: string) => procedures.value.find((one) => one.id === id)
-const nameOf = (id: string) => procedureOf(id)?.name ?? '?'
-const letterOf = (id: string) => procedureOf(id)?.letter ?? '?'
+const nameOf = (id: string) => procedures.value.find((one) => one.id === id)?.name ?? '?'
 const itemOf = (id: string) => items.value.find(({ criterion }) => criterion.id === id)!
 const names = { procedure: nameOf, item: itemOf }
 const said = computed(() => {
@@ -57,7 +57,7 @@ const needed = computed(() => (result.value ? neededWords(result.value.needed, n
     <p v-if="!result && !problem" role="status">Weighing…</p>
     <template v-if="result">
       <p v-for="line in said" :key="line" class="said" role="status">{{ line }}</p>
-      <SchoolCards :result="result" :name-of="nameOf" :letter-of="letterOf" />
+      <SchoolCards v-bind="{ result, procedures, items, weights }" />
       <CriteriaTable :code="view.joint.code" v-bind="{ items, procedures, result, currency }" />
       <p v-if="missing.length" class="careful small">
         Counts, and nothing is known of it here, so that it is not weighed:
@@ -78,6 +78,7 @@ const needed = computed(() => (result.value ? neededWords(result.value.needed, n
         </ul>
       </template>
       <TradeOff v-bind="{ items, procedures, result, currency }" />
+      <NextTest v-bind="{ view, items, procedures, weights, result }" />
     </template>
   </section>
 </template>

@@ -154,6 +154,7 @@ export function useWeighed(view: () => JointView) {
     procedures,
     missing,
     groups,
+    weights,
     weightOf,
     tried,
     changed,

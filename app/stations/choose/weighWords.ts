@@ -1,4 +1,5 @@
 import type { Item } from '../../../core/choice/criteria'
+import { flexWords } from '../../../core/choice/usable'
 import type { School } from '../../../core/choice/rank'
 import type { Disagreement, Moves, Needed } from '../../../core/choice/whatIf'
 import { inBetterUnit } from '../../../core/quantities/betterUnit'
@@ -15,11 +16,22 @@ export const schoolWords: Record<School, { name: string; gloss: string }> = {
 export function valueText({ unit }: Pick<Item, 'unit'>, value: number, currency: string): string {
   if (unit === 'h') return durationWords(Math.round(value * 3600))
   if (unit === 'min') return durationWords(Math.round(value * 60))
+  if (unit === 's') return durationWords(Math.round(value))
+  if (unit === 'flex') return flexWords[Math.round(value)] ?? '?'
   if (unit === 'money') return showMoney(value, currency)
   if (unit === '' || unit === 'of its dry strength') return `${Math.round(100 * value)} %`
   if (unit === 'of 2') return `${figure(value)} of 2`
   const better = inBetterUnit(value, unit)
   return `${figure(better.value)} ${better.unit}`
+}
+
+/** “must 1.00 MPa, plenty 3.00 MPa”; of a band between what it must be and what is good. */
+export function boundsText(item: Pick<Item, 'unit' | 'criterion'>, currency: string): string {
+  const text = (value: number) => valueText(item, value, currency)
+  const { criterion } = item
+  return criterion.better === 'band'
+    ? `best from ${text(criterion.low)} to ${text(criterion.high)}`
+    : `must ${text(criterion.must)}, plenty ${text(criterion.plenty)}`
 }
 
 interface Names {

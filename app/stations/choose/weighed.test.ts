@@ -36,6 +36,9 @@ function chooseOf(loads: Record<string, number[]>, change: (tables: Tables) => v
           early: null,
         }),
       )
+  // Nothing is asked of its surroundings but what a test puts there.
+  const open = { heatC: null, coldC: null, water: null, life: null, flex: null, repositionS: null }
+  Object.assign(tables.joint.find(({ id }) => id === 'h2')!.brief, open)
   change(tables)
   return mountAt(tables, '/joint/h2/choose')
 }
@@ -140,7 +143,7 @@ describe('the next best test', () => {
     // Two that lie close above the limit, once pulled each: which one is open.
     const mounted = await chooseOf({ A: [75, 80], B: [82], C: [20], D: [25] })
     const part = await next(mounted)
-    expect(part.text()).toMatch(/worth \d+\.\d+ of 100 on average/)
+    expect(part.text()).toMatch(/worth \d+\.\d+ of 100, why\? on average/)
     const before = mounted.bench.all('coupon').length
     await press(mounted, /^Add it to the round/)
     expect(mounted.bench.all('coupon')).toHaveLength(before + 1)
@@ -149,6 +152,74 @@ describe('the next best test', () => {
     expect(added.stamps).toEqual([])
     await mounted.bench.undo()
     expect(mounted.bench.all('coupon')).toHaveLength(before)
+    mounted.wrapper.unmount()
+  }, 60_000)
+})
+
+describe('what was not tested', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
+  const rainy = (tables: Tables) =>
+    void Object.assign(tables.joint.find(({ id }) => id === 'h2')!.brief, {
+      water: 'wash',
+      flex: 'band',
+      repositionS: 60,
+    })
+
+  it('is weighed by what is typical, and said to be no measurement', async () => {
+    const mounted = await chooseOf({ A: [150, 160, 170], B: [300, 310, 320], C: [70, 80, 75] }, rainy)
+    const part = await weighed(mounted)
+    const heads = part.findAll('thead th').map((one) => one.text())
+    expect(heads.find((one) => one.startsWith('kept after 3 washes, not pulled'))).toBeTruthy()
+    expect(heads.find((one) => one.startsWith('how the line bends'))).toMatch(/best from half soft to flexible/)
+    expect(heads.find((one) => one.startsWith('time to line it up'))).toMatch(/must 60 s, plenty 3 min/)
+    const school = part.find('[data-school="points"] li button')
+    await school.trigger('click')
+    await flushPromises()
+    expect(mounted.wrapper.text()).toMatch(/Not measured, and filled in: .*kept after 3 washes/)
+    expect(mounted.wrapper.text()).toMatch(/sum ÷ [\d.]+, the weights/)
+    mounted.wrapper.unmount()
+  }, 60_000)
+
+  it('can be the next best test: one press makes an arm for it and a coupon', async () => {
+    const mounted = await chooseOf({ A: [300, 310, 320], B: [300, 310, 320], C: [70], D: [70] }, (tables) => {
+      rainy(tables)
+      const round = tables.round.find(({ joint }) => joint === 'h2')!
+      const values = {
+        strength: 1,
+        flexibility: 0,
+        cure: 0,
+        cost: 0,
+        ease: 0,
+        durability: 5,
+        looks: 0,
+        'later-work': 0,
+      }
+      round.weights = { values, setAt: 0, changedLate: null }
+    })
+    await weighed(mounted)
+    await vi.waitFor(
+      async () => {
+        await flushPromises()
+        expect(mounted.wrapper.find('[data-next-test]').text()).toMatch(/after 3 washes: worth/)
+      },
+      { timeout: 20_000 },
+    )
+    const line = mounted.wrapper.findAll('[data-next-test] li').find((one) => /after 3 washes/.test(one.text()))!
+    expect(line.text()).toMatch(/a new exposure for this round/)
+    await line.find('.ask-why').trigger('click')
+    await flushPromises()
+    expect(mounted.wrapper.text()).toMatch(/best choice today: [\d.]+ of 100/)
+    const coupons = mounted.bench.all('coupon').length
+    await line.findAll('button').at(-1)!.trigger('click')
+    await flushPromises()
+    const round = () => mounted.bench.all('round').find(({ joint }) => joint === 'h2')!
+    expect(round().arms.at(-1)).toMatchObject({ exposure: { kind: 'wash' }, test: round().arms[0]!.test })
+    const added = mounted.bench.all('coupon').slice(coupons)
+    expect(added.length).toBeGreaterThan(0)
+    for (const one of added) expect(one).toMatchObject({ arm: round().arms.at(-1)!.id, stamps: [] })
+    await mounted.bench.undo()
+    expect(round().arms).toHaveLength(1)
+    expect(mounted.bench.all('coupon')).toHaveLength(coupons)
     mounted.wrapper.unmount()
   }, 60_000)
 })
