@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { demoServer, expect, openChanged, station, test, type FileTables } from './maker'
+import { demoServer, expect, glueAll, openChanged, station, test, type FileTables } from './maker'
 
 /** H2’s pulls as newtons, by letter; what is not said was not pulled. */
 const pulls = (loads: Record<string, number[]>) => (tables: FileTables, before: FileTables['reading']) => {
@@ -96,19 +96,59 @@ test('ways that disagree are explained, a weight tried by keys, a decision opene
   await clean(page)
 })
 
-test('the next best test is added to the round by one press, and pulled', async ({ page }, info) => {
+test('the next best test is added by one press, glued, pulled and counted; then the card is made', async ({
+  page,
+}, info) => {
   test.setTimeout(300_000)
-  await openChanged(page, info, pulls({ A: [75, 80], B: [82], C: [20], D: [25] }), 'Choose')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.clock.install({ time: new Date() })
+  await openChanged(
+    page,
+    info,
+    (tables, before) => {
+      pulls({ A: [60, 95, 78], B: [55, 110, 82], C: [20, 21, 22], D: [25, 26, 27] })(tables, before)
+      // Nothing but its strength and its times is asked of it.
+      const open = { heatC: null, coldC: null, water: null, life: null, flex: null, repositionS: null, readyH: null }
+      Object.assign(tables.joint.find(({ id }) => id === 'h2')!.brief, open)
+    },
+    'Choose',
+  )
   const next = page.locator('[data-next-test]')
-  await expect(next).toContainText(/worth \d+\.\d+ of 100 on average/, { timeout: 60_000 })
-  const which = await next.locator('li b').first().innerText()
-  await next
-    .getByRole('button', { name: /^Add it to the round/ })
-    .first()
-    .click()
-  const added = `H2-${which[0]}4`
+  const best = next.locator('li').first()
+  await expect(best).toContainText(/worth \d+\.\d+ of 100/, { timeout: 60_000 })
+  const letter = (await best.locator('b').first().innerText())[0]!
+  const added = `H2-${letter}4`
+  // By keys: to the button, and Enter.
+  await best.getByRole('button', { name: /^Add it to the round/ }).focus()
+  await page.keyboard.press('Enter')
   await expect(page.getByText(`${added} added: the next best test`)).toBeVisible()
   await station(page, 'Break')
-  // It is not glued yet: passed over, with the reason.
-  await expect(page.locator('[data-next]')).toContainText(new RegExp(`not ready.*${added}`))
+  // It is not glued yet, and says so.
+  await expect(page.locator('.which .tape')).toHaveText(added)
+  await expect(page.getByText(/Not cured yet\. It was not stamped as closed/)).toBeVisible()
+
+  await station(page, 'Glue')
+  await expect(page.locator('.task .tape')).toHaveText(added)
+  await glueAll(page)
+  await page.clock.fastForward(9 * 24 * 3_600_000)
+  await station(page, 'Break')
+  await expect(page.locator('.which .tape')).toHaveText(added)
+  await page.locator('#reading-text').fill('79 N')
+  await page.locator('.places .tap').nth(1).click()
+  await page.getByRole('button', { name: /^Log this pull/ }).click()
+  await expect(page.locator('.far li').first()).toContainText(added)
+
+  await station(page, 'Choose')
+  await expect(page.locator('header').getByText(/13 pulls of 13/)).toBeVisible({ timeout: 60_000 })
+  await page.getByLabel('Because').fill('holds twice the load')
+  await page.getByRole('button', { name: /^Decide for/ }).click()
+  await expect(page.locator('[data-rests-on]')).toContainText(/It rests on \d pulls?/)
+  await page.getByRole('link', { name: 'Print the procedure card' }).click()
+  const card = page.locator('[data-card]')
+  await expect(card).toContainText('times the required load')
+  await clean(page)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  const picture = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save it as a picture' }).click()
+  expect((await picture).suggestedFilename()).toBe('h2-card.png')
 })

@@ -41,12 +41,15 @@ const criterion = (must: number): Directed => ({
   plenty: 3 * must,
 })
 
-/** Of rounds with strength and cost, by what points say of the first: said, and how often it is so. */
-function calibration() {
+/**
+ * Of rounds with strength and cost, by what points say of the first: said, and how often it is so.
+ * @param spread of the typical strengths about their middle, ln: the model’s prior has 1.5
+ */
+function calibration(spread: number) {
   const random = seededRandom(11)
   const bins = new Map<number, { n: number; said: number; right: number }>()
   for (let turn = 0; turn < ROUNDS; turn++) {
-    const truth = truthOf(random, 0.5)
+    const truth = truthOf(random, spread)
     const readings = NAMES.flatMap((name) => [1, 2, 3].map(() => pull(truth, name, random)))
     const cost = Object.fromEntries(NAMES.map((name) => [name, 0.2 + 1.6 * random()]))
     const items = [
@@ -70,6 +73,7 @@ function calibration() {
       right: of.right + (first.procedure === best ? 1 : 0),
     })
   }
+  console.log(`\nspread ${spread}\n`)
   console.log('| said | rounds | mean said | came true |\n| --- | --- | --- | --- |')
   const percent = (x: number) => `${(100 * x).toFixed(1)} %`
   for (const [bin, { n, said, right }] of [...bins].sort((x, y) => x[0] - y[0]))
@@ -145,5 +149,5 @@ function stopping() {
   for (const [n, { coupons, value, wrong }] of equal)
     console.log(`| ${n} | ${mean(coupons)} | ${mean(value)} | ${share(wrong / STOP_ROUNDS)} |`)
 }
-calibration()
+for (const spread of [1.5, 0.5]) calibration(spread)
 stopping()

@@ -15,6 +15,8 @@ export interface WeighAsked {
   key: string
   of: WeighInput
   weights: number[]
+  /** only so many of its draws; left out: all of them */
+  most?: number
 }
 
 /** The last round that was drawn: a weight that is dragged asks for the same one many times a second. */
@@ -27,7 +29,7 @@ function drawnOf({ key, of }: Pick<WeighAsked, 'key' | 'of'>) {
 export function weighed(asked: WeighAsked): WeighResult {
   const of = drawnOf(asked)
   of.standing ??= standingOf(of.prepared)
-  return { ...judge(of.prepared, asked.weights), ...of.standing }
+  return { ...judge(of.prepared, asked.weights, asked.most), ...of.standing }
 }
 
 export interface MovesAsked extends WeighAsked {

@@ -1,4 +1,4 @@
-/** One procedure at one σ: places of μ with their weights, and what its worth is there. */
+/** One procedure at one σ: places of μ, rising, with their weights, and what its worth is there. */
 export interface Row {
   x: readonly number[]
   w: readonly number[]
@@ -27,6 +27,8 @@ const PER_SIGMA = 6
 /** A scatter with less weight does not set how fine that is. */
 const SETS_GRAIN = 0.01
 const MOST_PLACES = 1500
+/** A reading further off than so many scatters tells nothing of a place of μ. */
+const NEAR = 6
 /** How far beyond what a procedure may be, in scatters, the next reading may lie. */
 const REACH = 5
 
@@ -53,25 +55,33 @@ export function valueAfter({ rows, sigma, weight, rest }: Ahead, g: number, more
   const places = Math.min(MOST_PLACES, Math.ceil(((to - from) / tightest) * PER_SIGMA))
   const step = (to - from) / places
   let [sum, mass] = [0, 0]
+  const own = rows.map((row) => row[g]!)
+  // The places of μ rise, and so does the reading: what lies too far below it stays so.
+  const first = new Uint32Array(rows.length)
+  const worth = new Float64Array(rest.length)
   for (let j = 0; j <= places; j++) {
     const t = from + j * step
-    const worth = new Array<number>(rest.length).fill(0)
+    worth.fill(0)
     let density = 0
     for (let n = 0; n < rows.length; n++) {
-      const { x, w, d } = rows[n]![g]!
+      const { x, w, d } = own[n]!
+      const near = NEAR * scatter[n]!
+      while (first[n]! < x.length && x[first[n]!]! < t - near) first[n]! += 1
       let [p, pd] = [0, 0]
-      for (let i = 0; i < x.length; i++) {
+      for (let i = first[n]!; i < x.length && x[i]! <= t + near; i++) {
         const z = (t - x[i]!) / scatter[n]!
-        if (z > 8 || z < -8) continue
         const share = w[i]! * Math.exp(-0.5 * z * z)
         p += share
         pd += share * d[i]!
       }
+      if (p === 0) continue
       const by = weight[n]! / scatter[n]!
       density += by * p
       for (let q = 0; q < rest.length; q++) worth[q]! += by * (q === g ? pd : p * rows[n]![q]!.mean)
     }
-    sum += Math.max(...worth.map((one, q) => one + density * rest[q]!))
+    let best = -Infinity
+    for (let q = 0; q < rest.length; q++) best = Math.max(best, worth[q]! + density * rest[q]!)
+    sum += best
     mass += density
   }
   return mass > 0 ? sum / mass : 0

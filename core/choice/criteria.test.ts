@@ -170,4 +170,48 @@ describe('what the choice can weigh', () => {
     const heavy = items.map(({ criterion }) => (criterion.id === 'cure' ? cure.up! + 0.1 : criterion.weight))
     expect(judge(prepared, heavy).winners.points).toBe('A')
   })
+
+  it('weighs pulls that have only an order by what they win, and in a mixed round beside the strengths', () => {
+    const hands = (of: string, rung: string) => reading(of, { way: 'hands', rung, lowN: null, highN: null } as Raw)
+    const byHand = [1, 2, 3].flatMap((i) => [hands(`dryA${i}`, 'two-hands'), hands(`dryB${i}`, 'one-finger')])
+    const only = criteriaOf(base({ readings: byHand }))
+    const order = only.find(({ criterion }) => criterion.id === 'order dry')!
+    expect(order).toMatchObject({ of: 'strength', basis: { A: 'measured', B: 'measured' } })
+    expect(only.some(({ criterion }) => criterion.id === 'arm dry')).toBe(false)
+    const prepared = prepareRound({ items: [order], procedures: ['A', 'B'], draws: 4000, seed: 1 })
+    const { values } = standingOf(prepared)
+    // Three of three against none of three, by Jeffreys: Beta(3.5, 0.5) has its mean at 7/8.
+    expect(values['A']!['order dry']!.d).toBeCloseTo(7 / 8, 1)
+    expect(values['B']!['order dry']!.d).toBeCloseTo(1 / 8, 1)
+    const mixed = criteriaOf(base({ readings: [...byHand.slice(0, 4), reading('dryA3', gauge(700))] }))
+    expect(mixed.map(({ criterion }) => criterion.id)).toEqual(expect.arrayContaining(['arm dry', 'order dry']))
+    expect(mixed.find(({ criterion }) => criterion.id === 'arm dry')!.basis['B']).not.toBe('measured')
+  })
+
+  it('puts what the brief names and nobody pulled in by what is typical, with the test that would tell', () => {
+    const asked = base({ brief: { ...openBrief(), readyH: 24, water: 'soak', coldC: -20, heatC: 25 } })
+    const found = criteriaOf(asked).filter(({ criterion }) => criterion.id.startsWith('unmet'))
+    expect(found.map(({ criterion }) => criterion.id)).toEqual(['unmet cold', 'unmet water'])
+    for (const one of found) expect(one).toMatchObject({ of: 'durability', basis: { A: 'forecast', B: 'forecast' } })
+    expect(found[1]!.test).toEqual({ like: 'dry', exposure: expect.objectContaining({ kind: 'soak' }) as object })
+    // The wash arm stands in the round and answers rain: it was pulled, so that nothing is left open.
+    const rain = criteriaOf(base({ brief: { ...openBrief(), water: 'wash' } }))
+    expect(rain.some(({ criterion }) => criterion.id === 'unmet water')).toBe(false)
+    expect(rain.find(({ criterion }) => criterion.id === 'kept wash')!.test).toEqual({ arm: 'wash' })
+  })
+
+  it('of harm counts the worst thing, and must not be plain', () => {
+    const spots = [arm('dry'), arm('spot', { test: 'spot', passLimit: null })]
+    const of = (grades: Record<string, number>) => {
+      const input = base({
+        round: { id: 'r', arms: spots, procedures: ['A', 'B'], weights: null } as unknown as Round,
+        coupons: [coupon('dryA1', 'dry', 'A'), coupon('spotA', 'spot', 'A')],
+        readings: [reading('spotA', { way: 'grades', grades, afterH: 24 } as Raw, 'held')],
+      })
+      const item = criteriaOf(input).find(({ criterion }) => criterion.id === 'arm spot')!
+      return { must: mustOf(item.criterion), value: item.from.kind === 'fixed' ? item.from.values['A'] : null }
+    }
+    expect(of({ melt: 2, stain: 0 })).toEqual({ must: 1, value: 0 })
+    expect(of({ melt: 2, stain: 1 })).toEqual({ must: 1, value: 1 })
+  })
 })

@@ -9,7 +9,7 @@ import type { ModelReading } from '../statistics/data'
 import { WEAK_Z } from '../statistics/summary'
 import type { Forecast } from './draws'
 import { directed, type CriteriaInput, type Item } from './item'
-import { factItems, gradedItem, keptItems, lossesItem } from './itemParts'
+import { factItems, gradedItem, keptItems, lossesItem, orderItem } from './itemParts'
 import { keptPairs } from './shareKept'
 import { unmetItems } from './unmet'
 import { usableItems } from './usable'
@@ -45,8 +45,8 @@ export function criteriaOf(input: CriteriaInput): Item[] {
     ...input.round.arms.flatMap((arm) => armItem(input, arm)),
     ...keptItems(input),
     ...unmetItems(input),
-    ...usableItems(input),
     ...factItems(input),
+    ...usableItems(input),
   ]
   const weights = input.round.weights?.values
   return items.map((item) => {
@@ -74,6 +74,8 @@ function armItem(input: CriteriaInput, arm: Arm): Item[] {
   // After an exposure it is the share kept that counts, where there is a dry twin.
   if (arm.exposure && keptPairs(round).some(({ exposed }) => exposed.id === arm.id)) return []
   const model = modelReadings(arm.test, own, pulled)
+  const order = orderItem(input, arm, own, pulled, rest)
+  if (!model.length && order.length) return order
   const forecast = Object.fromEntries(
     facts.flatMap(({ procedure, family }) => {
       if (model.some((one) => one.procedure === procedure)) return []
@@ -81,7 +83,7 @@ function armItem(input: CriteriaInput, arm: Arm): Item[] {
     }),
   )
   const known = Object.values(forecast).filter(({ sd }) => sd < UNKNOWN_SD)
-  if (!model.length && !known.length) return []
+  if (!model.length && !known.length) return order
   const limit = limitOf(arm, brief)
   const must = limit ?? proposedMust(model, Object.values(forecast))
   return [
@@ -103,6 +105,7 @@ function armItem(input: CriteriaInput, arm: Arm): Item[] {
       from: { kind: 'strength', readings: model, forecast },
       test: { arm: arm.id },
     },
+    ...order,
   ]
 }
 

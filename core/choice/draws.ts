@@ -57,17 +57,21 @@ export function strengthDraws(
   const normal = normalDraws(random)
   const pickSigma = drawnSigma(posterior.weight, random)
   const ks = Uint16Array.from({ length: n }, pickSigma)
-  const sigmas = posterior.s.map(Math.exp)
+  const sigmas = Float64Array.from(posterior.s, Math.exp)
   posterior.groups.forEach(({ procedure }, g) => {
     const [weak, typical] = [new Float64Array(n), new Float64Array(n)]
-    const drawers: (() => number)[] = []
-    for (let i = 0; i < n; i++) {
-      const k = ks[i]!
-      const sigma = sigmas[k]!
-      const draw = (drawers[k] ??= drawer(posterior.conditionals[k]![g]!, sigma, random, normal))
-      typical[i] = draw()
-      weak[i] = typical[i]! - WEAK_Z * sigma
+    const own = posterior.conditionals.map((all) => all[g]!)
+    if (own.every((one) => one.kind === 'normal')) {
+      const [mean, sd] = [Float64Array.from(own, (one) => one.mean), Float64Array.from(own, (one) => one.sd)]
+      for (let i = 0; i < n; i++) typical[i] = mean[ks[i]!]! + sd[ks[i]!]! * normal()
+    } else {
+      const drawers: (() => number)[] = []
+      for (let i = 0; i < n; i++) {
+        const k = ks[i]!
+        typical[i] = (drawers[k] ??= drawer(own[k]!, sigmas[k]!, random, normal))()
+      }
     }
+    for (let i = 0; i < n; i++) weak[i] = typical[i]! - WEAK_Z * sigmas[ks[i]!]!
     out.set(procedure, { weak, typical })
   })
   return out

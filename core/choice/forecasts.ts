@@ -20,3 +20,19 @@ export function forecastsOf(setting: Setting, procedures: readonly Procedure[], 
     return { procedure: id, chance, db }
   })
 }
+
+/** What the shortlist gave the chosen one, beside what its pulls said of the load it had to hold. */
+export interface ForecastResult {
+  /** 0…1 */
+  chance: number
+  /** 19 in 20 hold what is required, as surely as the lower bound says; null where no limit was set */
+  held: boolean | null
+}
+
+/** null for decisions that kept no forecast. */
+export function forecastResult({ procedure, known }: Pick<Decision, 'procedure' | 'known'>): ForecastResult | null {
+  const forecast = known.forecasts?.find((one) => one.procedure === procedure)
+  if (!forecast) return null
+  const { required = null, weakLow } = known
+  return { chance: forecast.chance, held: required === null || weakLow === null ? null : weakLow >= required }
+}

@@ -6,6 +6,7 @@ import type { Arm, Coupon, Criterion } from '../records/round'
 import type { Forecast } from './draws'
 import { directed, type Basis, type CriteriaInput, type Item, type ProcedureFacts } from './item'
 import { lossesOf } from './losses'
+import { ranked, rankOf } from './ranks'
 import { exposedName, keptPairs, keptQuestion } from './shareKept'
 
 /** A week is what a joint may take where no time was said, and a quarter of it is soon. h */
@@ -75,6 +76,48 @@ export function lossesItem(
       from: {
         kind: 'losses',
         counts: Object.fromEntries(facts.map(({ procedure }) => [procedure, of(procedure) ?? { before: 0, lost: 0 }])),
+      },
+    },
+  ]
+}
+
+/**
+ * Pulls without a figure, by their order: the share of comparisons that a procedure wins, as surely as so many pulls
+ * say. Of a procedure that has none nothing is known.
+ */
+export function orderItem(
+  { facts }: CriteriaInput,
+  arm: Arm,
+  own: readonly Coupon[],
+  pulled: readonly Reading[],
+  rest: Rest,
+): Item[] {
+  const procedureOf = new Map(own.map(({ id, procedure }) => [id, procedure]))
+  const found = ranked(
+    countingReadings(pulled).flatMap((reading) => {
+      const procedure = procedureOf.get(reading.coupon)
+      const { raw } = reading
+      return (procedure && raw.way === 'hands' && raw.lowN === null && rankOf(procedure, reading)) || []
+    }),
+  )
+  if (!found) return []
+  const of = (procedure: string) => found.procedures.find((one) => one.procedure === procedure)
+  return [
+    {
+      ...rest,
+      name: `${armWords(arm)}: wins by its order`,
+      unit: '',
+      criterion: directed(`order ${arm.id}`, 'more', 'linear', 0, 1),
+      said: false,
+      basis: Object.fromEntries(facts.map(({ procedure }) => [procedure, of(procedure) ? 'measured' : 'not tested'])),
+      from: {
+        kind: 'losses',
+        counts: Object.fromEntries(
+          facts.map(({ procedure }) => {
+            const { pulls = 0, wins = 0 } = of(procedure) ?? {}
+            return [procedure, { before: pulls, lost: pulls * (1 - wins) }]
+          }),
+        ),
       },
     },
   ]

@@ -7,7 +7,8 @@ import type { Arm, Coupon, Exposure, Procedure } from '../records/round'
 import type { Analysis, ProcedureSummary, RatioSummary } from '../statistics/analyse'
 import { doubtful } from './doubtful'
 import { headline, passVerdict, SURE } from './headline'
-import { openedHunch } from './hunch'
+import { forecastResult } from './forecasts'
+import { guessRecord, openedHunch } from './hunch'
 import { jointCost } from './jointCost'
 import { knownOf } from './known'
 import { marginOf } from './margin'
@@ -75,6 +76,30 @@ describe('a hunch', () => {
     // The first is right and the second is not: that is not right.
     const three = { hunch: { order: ['b', 'a', 'c'], at: 0 } }
     expect(openedHunch(three, true, found)!.right).toBe(false)
+  })
+})
+
+describe('how well a maker guesses', () => {
+  const decision = (expected: string[], found: string[]) => ({ known: { hunch: { expected, found } } }) as never
+  it('counts first places and pairs in their order over all rounds with a hunch', () => {
+    // b a c against a b c: the first is wrong, and two of three pairs are right; then all right.
+    const two = [decision(['b', 'a', 'c'], ['a', 'b', 'c']), decision(['x', 'y'], ['x', 'y'])]
+    expect(guessRecord(two)).toEqual({ rounds: 2, firstRight: 1, pairs: 4, pairsRight: 3 })
+    // What came out of a procedure that was not expected counts for nothing.
+    expect(guessRecord([decision(['x', 'y'], ['z', 'x', 'y'])])).toMatchObject({ firstRight: 1, pairsRight: 1 })
+    expect(guessRecord([decision(['x'], ['x', 'y']), { known: {} } as never])).toBeNull()
+  })
+})
+
+describe('a forecast held against the result', () => {
+  const of = (known: object) => forecastResult({ procedure: 'a', known } as never)
+  const forecasts = [{ procedure: 'a', chance: 0.8, db: 6 }]
+  it('is what the chosen one was given, and whether its weak joint held what was required', () => {
+    expect(of({ forecasts, required: 2, weakLow: 2 })).toEqual({ chance: 0.8, held: true })
+    expect(of({ forecasts, required: 2, weakLow: 1.9 })).toEqual({ chance: 0.8, held: false })
+    expect(of({ forecasts, weakLow: 1.9 })).toEqual({ chance: 0.8, held: null })
+    expect(of({ forecasts: [], required: 2, weakLow: 2 })).toBeNull()
+    expect(of({ required: 2, weakLow: 2 })).toBeNull()
   })
 })
 

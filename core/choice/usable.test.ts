@@ -37,7 +37,7 @@ describe('what the tables say of using a glue', () => {
       desirability(valuesOf({ flex }).item.criterion, value)
     expect([0, 1, 2, 3].map((one) => d('band', one) + 0)).toEqual([0, 1, 1, 0])
     expect([0, 1, 2, 3].map((one) => d('must-flex', one))).toEqual([0, 0, 1, 1])
-    expect([0, 1, 2, 3].map((one) => d('must-be-stiff', one))).toEqual([1, 0, 0, 0])
+    expect([0, 1, 2, 3].map((one) => d('must-be-stiff', one) + 0)).toEqual([1, 0, 0, 0])
     expect(valuesOf({ flex: 'band' }).values['epoxy-slow']).toBe(0)
   })
   it('takes a film that grabs at once for a second to line it up, and open time else', () => {

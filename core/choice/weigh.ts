@@ -1,11 +1,11 @@
-import { desirability, KNOCK_OUT_BY, misses, type RankCriterion, type School } from './rank'
+import { desirability, KNOCK_OUT_BY, misses, type Directed, type RankCriterion, type School } from './rank'
 
 /** Values of every procedure on every criterion, draw by draw, and how desirable each is: made once, weighed often. */
 export interface Prepared {
   criteria: readonly RankCriterion[]
   procedures: readonly string[]
   n: number
-  /** by procedure, by criterion, by draw */
+  /** by procedure, by criterion, by draw; of those that are many the first ones */
   values: readonly (readonly Float64Array[])[]
   d: readonly (readonly Float64Array[])[]
   logD: readonly (readonly Float64Array[])[]
@@ -15,37 +15,77 @@ export interface Prepared {
 
 /**
  * @param values by procedure, by criterion, one value a draw; all of one length
+ * @param logs the same as logarithms, where they are known: then the first values alone are enough, to be shown
  */
 export function prepare(
   criteria: readonly RankCriterion[],
   procedures: readonly string[],
   values: readonly (readonly Float64Array[])[],
+  logs: readonly (readonly (Float64Array | null)[])[] = [],
 ): Prepared {
-  const n = values[0]?.[0]?.length ?? 0
+  const n = Math.max(0, ...[...values, ...logs].flatMap((own) => own.map((list) => list?.length ?? 0)))
   const wants = criteria.map(wantOf)
-  const d = values.map((own) => own.map((list, c) => each(list, wants[c]!)))
+  const judged = values.map((own, p) =>
+    own.map((list, c) => {
+      const ln = logs[p]?.[c] ?? null
+      const criterion = criteria[c]!
+      if (ln === null) return judgedBy(criterion, wants[c]!, list)
+      return byLog(criterion) ? judgedByLog(criterion, ln) : judgedBy(criterion, wants[c]!, ln.map(Math.exp))
+    }),
+  )
   return {
     criteria,
     procedures,
     n,
     values,
-    d,
-    logD: d.map((own) => own.map((list) => each(list, Math.log))),
-    missed: values.map((own) =>
-      own.map((list, c) => {
-        const out = new Uint8Array(n)
-        for (let i = 0; i < n; i++) if (misses(criteria[c]!, list[i]!)) out[i] = 1
-        return out
-      }),
-    ),
+    d: judged.map((own) => own.map(({ d }) => d)),
+    logD: judged.map((own) => own.map(({ logD }) => logD)),
+    missed: judged.map((own) => own.map(({ missed }) => missed)),
   }
 }
 
-function each(list: Float64Array, of: (x: number) => number): Float64Array {
-  const out = new Float64Array(list.length)
-  // What does not scatter is the same in every draw.
-  for (let i = 0; i < list.length; i++) out[i] = i > 0 && list[i] === list[i - 1] ? out[i - 1]! : of(list[i]!)
-  return out
+/** One criterion of one procedure in one pass, since its draws are many. */
+function judgedBy(criterion: RankCriterion, want: (x: number) => number, list: Float64Array) {
+  const [d, logD] = [new Float64Array(list.length), new Float64Array(list.length)]
+  const missed = new Uint8Array(list.length)
+  for (let i = 0; i < list.length; i++) {
+    const x = list[i]!
+    // What does not scatter is the same in every draw.
+    if (i > 0 && x === list[i - 1]) {
+      d[i] = d[i - 1]!
+      logD[i] = logD[i - 1]!
+      missed[i] = missed[i - 1]!
+      continue
+    }
+    const one = (d[i] = want(x))
+    logD[i] = Math.log(one)
+    if (misses(criterion, x)) missed[i] = 1
+  }
+  return { d, logD, missed }
+}
+
+type LogDirected = Directed & { scale: 'log' }
+const byLog = (criterion: RankCriterion): criterion is LogDirected =>
+  criterion.better !== 'band' && criterion.scale === 'log' && criterion.must !== criterion.plenty
+
+/** The same of a criterion with a scale of ratios, without a step by the value itself. */
+function judgedByLog({ must, plenty, better }: LogDirected, ln: Float64Array) {
+  const [d, logD] = [new Float64Array(ln.length), new Float64Array(ln.length)]
+  const missed = new Uint8Array(ln.length)
+  const [from, by] = [Math.log(must), Math.log(plenty) - Math.log(must)]
+  const way = better === 'more' ? 1 : -1
+  for (let i = 0; i < ln.length; i++) {
+    const one = (ln[i]! - from) / by
+    if (one >= 1) d[i] = 1
+    else if (one <= 0) {
+      logD[i] = -Infinity
+      if (way * (ln[i]! - from) < 0) missed[i] = 1
+    } else {
+      d[i] = one
+      logD[i] = Math.log(one)
+    }
+  }
+  return { d, logD, missed }
 }
 
 /** desirability of one criterion, with what does not change from draw to draw worked out once. */

@@ -10,6 +10,7 @@ import {
   front,
   movesOf,
   neededBySecond,
+  SHOWN,
   type Disagreement,
   type Moves,
   type Needed,
@@ -43,28 +44,30 @@ export interface WeighResult {
   values: Record<string, Record<string, Value>>
 }
 
-function logs(list: Float64Array): Float64Array {
-  const out = new Float64Array(list.length)
-  for (let i = 0; i < list.length; i++) out[i] = Math.exp(list[i]!)
-  return out
+/** What was drawn of one criterion and procedure: as it is, or as logarithms of which the first are shown. */
+interface Drawn {
+  values: Float64Array
+  ln: Float64Array | null
 }
+const plain = (values: Float64Array): Drawn => ({ values, ln: null })
+const ofLogs = (ln: Float64Array): Drawn => ({ values: ln.slice(0, SHOWN).map(Math.exp), ln })
 
 /** Draws of one criterion for every procedure. */
-function drawsOf(from: DrawsFrom, procedures: readonly string[], n: number, seed: number): Float64Array[] {
+function drawsOf(from: DrawsFrom, procedures: readonly string[], n: number, seed: number): Drawn[] {
   const guess = (forecast: Record<string, Forecast>, procedure: string, p: number) =>
-    logs(forecastDraws(forecast[procedure]!, n, seed + 7919 * (p + 1)))
+    ofLogs(forecastDraws(forecast[procedure]!, n, seed + 7919 * (p + 1)))
   switch (from.kind) {
     case 'fixed':
-      return procedures.map((procedure) => new Float64Array(n).fill(from.values[procedure]!))
+      return procedures.map((procedure) => plain(new Float64Array(n).fill(from.values[procedure]!)))
     case 'losses': {
       const random = seededRandom(seed)
-      return procedures.map((procedure) => keptDraws(from.counts[procedure]!, n, random))
+      return procedures.map((procedure) => plain(keptDraws(from.counts[procedure]!, n, random)))
     }
     case 'strength': {
       const found = strengthDraws(from.readings, n, seed)
       return procedures.map((procedure, p) => {
         const own = found.get(procedure)
-        return own ? logs(own.weak) : guess(from.forecast, procedure, p)
+        return own ? ofLogs(own.weak) : guess(from.forecast, procedure, p)
       })
     }
     case 'kept': {
@@ -74,7 +77,7 @@ function drawsOf(from: DrawsFrom, procedures: readonly string[], n: number, seed
       return procedures.map((procedure, p) => {
         const [after, dry] = [found.get(exposedName(procedure)), found.get(procedure)]
         if (!after || !dry) return guess(from.forecast, procedure, p)
-        return logs(after.typical.map((one, i) => one - dry.typical[i]!))
+        return ofLogs(after.typical.map((one, i) => one - dry.typical[i]!))
       })
     }
   }
@@ -86,12 +89,10 @@ export function prepareRound({ items, procedures, draws, seed }: WeighInput): Pr
   return prepare(
     items.map(({ criterion }) => criterion),
     procedures,
-    procedures.map((_, p) => by.map((one) => one[p]!)),
+    procedures.map((_, p) => by.map((one) => one[p]!.values)),
+    procedures.map((_, p) => by.map((one) => one[p]!.ln)),
   )
 }
-
-/** Draws from which a middle and its interval are shown: three figures need no more. */
-const SHOWN = 5000
 
 function valueOf(list: Float64Array, d: Float64Array): Value {
   const sorted = list.slice(0, SHOWN).sort()
@@ -118,12 +119,18 @@ const valuesOf = ({ procedures, criteria, values, d }: Prepared): WeighResult['v
     ]),
   )
 
-/** The three schools with given weights, why they differ, and what the second lacks. */
-export function judge(prepared: Prepared, weights: readonly number[]): Omit<WeighResult, 'values' | 'front'> {
-  const weighed = Object.fromEntries(schools.map((school) => [school, weigh(school, prepared, weights)])) as Record<
-    School,
-    Weighed[]
-  >
+/**
+ * The three schools with given weights, why they differ, and what the second lacks.
+ * @param most only the first so many draws: a weight that is dragged is followed at once; left out: all of them
+ */
+export function judge(
+  prepared: Prepared,
+  weights: readonly number[],
+  most = Infinity,
+): Omit<WeighResult, 'values' | 'front'> {
+  const weighed = Object.fromEntries(
+    schools.map((school) => [school, weigh(school, prepared, weights, most)]),
+  ) as Record<School, Weighed[]>
   const winners = Object.fromEntries(schools.map((school) => [school, winnerOf(weighed[school])])) as Record<
     School,
     string | null
@@ -132,7 +139,7 @@ export function judge(prepared: Prepared, weights: readonly number[]): Omit<Weig
     schools: weighed,
     winners,
     why: disagreements(prepared, weights, winners),
-    needed: neededBySecond(prepared, weights),
+    needed: neededBySecond(prepared, weights, weighed.points),
   }
 }
 

@@ -1,5 +1,5 @@
 import { badness, schools, type RankCriterion, type School } from './rank'
-import { TIE, weigh, winnerOf, type Prepared } from './weigh'
+import { TIE, weigh, winnerOf, type Prepared, type Weighed } from './weigh'
 
 /** Criteria that share one weight: each has the same part of it. */
 export interface WeightGroup {
@@ -87,12 +87,20 @@ export function valueAt(criterion: RankCriterion, d: number): number | null {
   return scale === 'log' ? must * (plenty / must) ** d : must + d * (plenty - must)
 }
 
+/** Draws from which a middle and its interval are shown: three figures need no more. */
+export const SHOWN = 5000
+
 /**
  * For the second by points, criterion by criterion: the one value that, alone, would make it first (the mean score is
  * linear in how desirable it is). Criteria on which even plenty would not do are left out.
+ * @param points as they were weighed already
  */
-export function neededBySecond(prepared: Prepared, weights: readonly number[]): Needed[] {
-  const ranks = [...weigh('points', prepared, weights)].sort((x, y) => y.score - x.score)
+export function neededBySecond(
+  prepared: Prepared,
+  weights: readonly number[],
+  points: readonly Weighed[] = weigh('points', prepared, weights),
+): Needed[] {
+  const ranks = [...points].sort((x, y) => y.score - x.score)
   const [first, second] = ranks
   if (!first || !second || first.score - second.score < TIE) return []
   const p = prepared.procedures.indexOf(second.procedure)
@@ -102,7 +110,14 @@ export function neededBySecond(prepared: Prepared, weights: readonly number[]): 
     const d = mean(prepared.d[p]![c]!) + ((first.score - second.score) * sum) / weights[c]!
     const needed = valueAt(criterion, d)
     if (needed === null) return []
-    return [{ procedure: second.procedure, criterion: criterion.id, now: medianOf(prepared.values[p]![c]!), needed }]
+    return [
+      {
+        procedure: second.procedure,
+        criterion: criterion.id,
+        now: medianOf(prepared.values[p]![c]!.subarray(0, SHOWN)),
+        needed,
+      },
+    ]
   })
 }
 

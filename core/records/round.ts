@@ -271,6 +271,8 @@ export const decisionSchema = z.object({
     factors: z.optional(z.array(z.object({ words, share, basis: z.enum(factorBases) })).check(z.maxLength(20))),
     /** what it had to hold then, in that unit; older ones have none */
     required: z.optional(z.nullable(amount)),
+    /** procedures as the maker expected them and as they came out, strongest first; where a hunch was sealed */
+    hunch: z.optional(z.object({ expected: z.array(id), found: z.array(id) })),
     /** the chance to serve that each procedure of the round was given, its own pulls left out; older ones have none */
     forecasts: z.optional(
       z.array(z.object({ procedure: id, chance: share, db: z.number().check(z.gte(-100), z.lte(100)) })),

@@ -4,7 +4,7 @@ import { refusalFor } from '../../../core/care/refusal'
 import { doubtful } from '../../../core/choice/doubtful'
 import { headline } from '../../../core/choice/headline'
 import { keptPairs } from '../../../core/choice/shareKept'
-import { openedHunch } from '../../../core/choice/hunch'
+import { guessRecord, openedHunch } from '../../../core/choice/hunch'
 import { countsLosses, gradingOf, testKinds } from '../../../core/knowledge/testKinds'
 import { limitInShort } from '../../../core/planning/limitMeans'
 import { measured } from '../../../core/quantities/betterUnit'
@@ -25,7 +25,7 @@ import RealJoint from './RealJoint.vue'
 import RanksTable from './RanksTable.vue'
 import ShareKept from './ShareKept.vue'
 import WeighedChoice from './WeighedChoice.vue'
-import { limitHere, useAnalysis, useCandidates } from './round'
+import { latestDecisions, limitHere, useAnalysis, useCandidates } from './round'
 import { useKept } from './useKept'
 import { titleWords } from './titleWords'
 import { whyMargin } from './whyChoice'
@@ -69,6 +69,7 @@ const hunch = computed(() => {
   const { round, coupons, readings } = view.value
   return round && openedHunch(round, readings.length >= coupons.length, analysis.value?.procedures ?? [])
 })
+const guesses = computed(() => guessRecord(latestDecisions(bench)))
 
 watch(
   () => candidates.value[0]?.margin,
@@ -145,22 +146,24 @@ watch(
         :leader="told && told.state !== 'open' ? told.leader : null"
         v-bind="{ candidates, analysis, test, limit, scatter, currency, refused }"
       />
-      <HowSure :pairs="pairs" :hunch="hunch" :name-of="nameOf" />
+      <HowSure :pairs="pairs" :hunch="hunch" :record="guesses" :name-of="nameOf" />
       <EarlierPulls v-if="view.earlier.length" :view="view" />
-      <WeighedChoice v-if="!refused" :view="props.view" />
-      <RealJoint v-if="!refused" :view="view" :candidates="candidates" :leader="told?.leader ?? null" :test="test" />
+    </template>
+    <RanksTable v-if="byOrder" :view="view" />
+    <ShareKept v-for="pair in kept" :key="pair.exposed.id" :view="props.view" :pair="pair" />
+    <template v-if="!refused && view.readings.length && (beside || analysis)">
+      <WeighedChoice :view="props.view" />
+      <RealJoint v-if="!beside" :view="view" :candidates="candidates" :leader="told?.leader ?? null" :test="test" />
       <DecideForm
-        v-if="!refused"
         :view="view"
         :whole="props.view"
         :candidates="candidates"
         :leader="told?.leader ?? null"
         :unit="kind.unit"
+        :hunch="hunch"
         :name-of="nameOf"
       />
     </template>
-    <RanksTable v-if="byOrder" :view="view" />
-    <ShareKept v-for="pair in kept" :key="pair.exposed.id" :view="props.view" :pair="pair" />
   </div>
 </template>
 

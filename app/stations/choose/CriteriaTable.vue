@@ -108,6 +108,9 @@ th .bounds {
 th[scope='row'] > .small {
   display: block;
 }
+th[scope='row'] {
+  min-width: 168px;
+}
 td {
   min-width: 120px;
   vertical-align: top;
@@ -132,5 +135,10 @@ td {
 .bar.forecast i,
 .bar.not-tested i {
   background: repeating-linear-gradient(90deg, var(--mute) 0 2px, transparent 2px 4px);
+}
+@media (max-width: 760px) {
+  th[scope='row'] {
+    min-width: 128px;
+  }
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { forecastsOf } from '../../../core/choice/forecasts'
+import type { HunchResult } from '../../../core/choice/hunch'
 import { knownOf } from '../../../core/choice/known'
 import { insert } from '../../../core/records/entry'
 import { useMinute, stampNow } from '../../bench/clock'
@@ -10,6 +11,7 @@ import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { dayName, momentName } from '../../look/figures'
 import ReopenedNote from './ReopenedNote.vue'
+import RestsOn from './RestsOn.vue'
 import { limitHere, type Candidate } from './round'
 
 /** What is chosen for the real joint, why, and with what was known at that time. */
@@ -21,6 +23,8 @@ const props = defineProps<{
   /** what the pulls speak for */
   leader: string | null
   unit: string
+  /** what was expected and what came out, once all is pulled */
+  hunch: HunchResult | null
   nameOf: (id: string) => string
 }>()
 const bench = useBench()
@@ -50,6 +54,7 @@ async function decide() {
     known: {
       ...knownOf(candidate.summary, candidate.pulls.length, props.unit, candidate.margin),
       required: limitHere(props.view),
+      ...(props.hunch && { hunch: { expected: props.hunch.expected, found: props.hunch.found } }),
       forecasts: forecastsOf(
         setting.value,
         props.view.procedures,
@@ -69,9 +74,11 @@ async function decide() {
       <b>{{ nameOf(decision.procedure) }}</b>, {{ momentName(decision.at, now) }}: {{ decision.reason }}
       <span v-if="service" class="mute"> · in service by {{ dayName(service) }}</span>
     </p>
+    <RestsOn v-if="decision" :decision="decision" />
     <ReopenedNote v-if="decision" :key="decision.id" :view="whole" :decision="decision" />
-    <div v-if="decision">
+    <div v-if="decision" class="acts">
       <v-btn class="go" :to="{ name: 'card', params: { joint: view.joint.id } }">Print the procedure card</v-btn>
+      <v-btn class="alt" :to="{ name: 'glue', params: { joint: view.joint.id } }">Glue the build’s joints</v-btn>
     </div>
     <form @submit.prevent="decide">
       <label class="field">
@@ -99,6 +106,7 @@ async function decide() {
   display: grid;
   gap: 12px;
 }
+.acts,
 form {
   display: flex;
   flex-wrap: wrap;

@@ -1,12 +1,18 @@
 <script setup lang="ts">
-import type { HunchResult } from '../../../core/choice/hunch'
+import type { GuessRecord, HunchResult } from '../../../core/choice/hunch'
 import type { RatioSummary } from '../../../core/statistics/analyse'
 import AskWhy from '../../look/AskWhy.vue'
-import { figure, percent } from '../../look/figures'
+import { figure, percent, plural } from '../../look/figures'
 import { whyApart } from './whyChoice'
 
 /** What the maker expected beside what came out, and how surely the first can be told from each other. */
-defineProps<{ pairs: RatioSummary[]; hunch: HunchResult | null; nameOf: (id: string) => string }>()
+defineProps<{
+  pairs: RatioSummary[]
+  hunch: HunchResult | null
+  /** how well the maker guessed so far, over all joints */
+  record: GuessRecord | null
+  nameOf: (id: string) => string
+}>()
 </script>
 
 <template>
@@ -15,6 +21,10 @@ defineProps<{ pairs: RatioSummary[]; hunch: HunchResult | null; nameOf: (id: str
     <p>
       You expected {{ hunch.expected.map(nameOf).join(', then ') }}. The pulls say
       {{ hunch.found.map(nameOf).join(', then ') }}{{ hunch.right ? ': just as you thought.' : '.' }}
+    </p>
+    <p v-if="record" class="mute num" data-guesses>
+      Over {{ plural(record.rounds, 'decided round') }} your first was the first in {{ record.firstRight }}, and
+      {{ record.pairsRight }} of {{ plural(record.pairs, 'pair') }} stood in the right order; by chance it is half.
     </p>
   </section>
   <section v-if="pairs.length" aria-labelledby="how-sure">

@@ -1,4 +1,5 @@
 // @vitest-environment happy-dom
+import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { buildDemoBench } from '../../../demo/bench'
 import { mountAt } from '../../testing/mountAt'
@@ -69,4 +70,67 @@ describe('the result', () => {
     expect(wrapper.find('[data-ranks]').text()).toMatch(/comes out first by the order/)
     wrapper.unmount()
   })
+
+  it('of a round that was only looked at is weighed and decided all the same, and rests on no strength', async () => {
+    const tables = buildDemoBench(NOW)
+    const round = tables.round.find(({ joint }) => joint === 'h2')!
+    round.arms = [{ ...round.arms[0]!, test: 'looks', passLimit: null, size: {} }]
+    const coupons = tables.coupon.filter(({ round: of }) => of === round.id)
+    const letterOf = (id: string) => tables.procedure.find((one) => one.id === id)!.letter
+    tables.reading = coupons.map((coupon, i): (typeof tables.reading)[number] => ({
+      id: `g${i}`,
+      coupon: coupon.id,
+      at: NOW + i,
+      raw: { way: 'grades', grades: { clear: letterOf(coupon.procedure) === 'B' ? 2 : 0 }, afterH: 24 },
+      outcome: { end: 'held' },
+      size: {},
+      early: null,
+      note: '',
+      setAside: null,
+      corrected: [],
+    }))
+    const { wrapper, bench } = await mountAt(tables, '/joint/h2/choose')
+    await vi.waitFor(
+      async () => {
+        await flushPromises()
+        expect(wrapper.find('[data-school="points"]').exists()).toBe(true)
+      },
+      { timeout: 20_000 },
+    )
+    expect(wrapper.find('[data-real-joint]').exists()).toBe(false)
+    const select = wrapper.find<HTMLSelectElement>('.decide select')
+    const best = tables.procedure.find((one) => one.joint === 'h2' && one.letter === 'B')!
+    await select.setValue(best.id)
+    await wrapper.find('.decide input').setValue('clear as glass')
+    await wrapper.find('.decide form').trigger('submit')
+    await flushPromises()
+    const decision = bench.all('decision').find(({ joint }) => joint === 'h2')!
+    expect(decision).toMatchObject({ procedure: best.id, known: { weakLow: null, margin: null, pulls: 3 } })
+    expect(wrapper.find('[data-rests-on]').text()).toMatch(/It rests on 3 pulls; no strength was read/)
+    wrapper.unmount()
+  }, 60_000)
+
+  it('of a decided joint says what it rested on, how the forecast did, and how well one guesses', async () => {
+    const tables = buildDemoBench(NOW)
+    const decision = tables.decision[0]!
+    const round = tables.round.find(({ id }) => id === decision.round)!
+    const order = round.procedures
+    round.hunch = { order, at: NOW }
+    decision.known.hunch = { expected: order, found: [...order].reverse() }
+    decision.known.required = 0.1
+    decision.known.forecasts = [{ procedure: decision.procedure, chance: 0.9, db: 9 }]
+    const { wrapper } = await mountAt(tables, '/joint/h1/choose')
+    await vi.waitFor(
+      async () => {
+        await flushPromises()
+        expect(wrapper.find('[data-guesses]').exists()).toBe(true)
+      },
+      { timeout: 20_000 },
+    )
+    expect(wrapper.find('[data-rests-on]').text()).toMatch(
+      /The shortlist said it serves in about 9 in 10 such joints; its pulls held what was asked/,
+    )
+    expect(wrapper.find('[data-guesses]').text()).toMatch(/Over 1 decided round your first was the first in 0/)
+    wrapper.unmount()
+  }, 60_000)
 })

@@ -9,7 +9,7 @@ import { sayError } from '../../../core/messages'
 import { limitOf } from '../../../core/planning/limits'
 import { fullCureS } from '../../../core/planning/steps'
 import type { Reading } from '../../../core/records/reading'
-import type { Arm, Coupon, Procedure } from '../../../core/records/round'
+import type { Arm, Coupon, Decision, Procedure } from '../../../core/records/round'
 import type { Analysis, AnalysisInput, ProcedureSummary } from '../../../core/statistics/analyse'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
@@ -41,6 +41,13 @@ export const costOf = (bench: Store, view: JointView, procedure: Procedure): Joi
     bench.bench?.ratePerHour ?? 0,
     otherGlues(bench, view, procedure, null),
   )
+
+/** Of every joint what was decided last. */
+export const latestDecisions = (bench: Store): Decision[] =>
+  bench.all('joint').flatMap(({ id }) => {
+    const [latest] = bench.of('decision', id).sort((x, y) => y.at - x.at)
+    return latest ? [latest] : []
+  })
 
 /** What was pulled after exposures and may say something of a procedure's real joint. */
 export const pulledAfter = (

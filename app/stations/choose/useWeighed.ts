@@ -17,6 +17,8 @@ import { costOf } from './round'
 /** Draws for what is weighed (methods.md 9), and their seed: the same round is always weighed alike. */
 const DRAWS = 20_000
 const SEED = 1
+/** So many of them while a weight is dragged, so that what is shown follows the finger. */
+const DRAGGED = 5000
 /** What is slower waits until the weights have rested, ms. */
 const REST_MS = 400
 
@@ -85,12 +87,15 @@ export function useWeighed(view: () => JointView) {
   let asking = false
   let again = false
   let gone = false
+  /** weights are being moved: few draws, until they rest */
+  let moving = false
   async function ask() {
     if (asking) return void (again = true)
     if (!items.value.length || procedures.value.length < 2) return void (result.value = null)
     asking = true
     try {
-      const got = await benchWorker().weigh({ ...question.value, weights: weights.value })
+      const most = moving ? { most: DRAGGED } : {}
+      const got = await benchWorker().weigh({ ...question.value, weights: weights.value, ...most })
       if (!gone && !again) result.value = got
       fault.value = null
     } catch (error) {
@@ -111,6 +116,10 @@ export function useWeighed(view: () => JointView) {
     resting = setTimeout(() => void slow(), REST_MS)
   }
   async function slow() {
+    if (moving) {
+      moving = false
+      void ask()
+    }
     if (!items.value.length || procedures.value.length < 2) return
     const mine = (running = new AbortController())
     try {
@@ -124,7 +133,16 @@ export function useWeighed(view: () => JointView) {
   }
   // What stood for other readings or procedures does not stand for these.
   watch(question, () => (result.value = null))
-  watch([question, weights], () => (void ask(), askMoves()), { immediate: true })
+  watch(
+    [question, weights],
+    ([asked], [before]) => {
+      // The first answer, and that for other readings, is of all draws.
+      moving = asked === before && result.value !== null
+      void ask()
+      askMoves()
+    },
+    { immediate: true },
+  )
   onScopeDispose(() => {
     gone = true
     clearTimeout(resting)

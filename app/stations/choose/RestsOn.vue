@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { forecastResult } from '../../../core/choice/forecasts'
+import { basisWords } from '../../../core/choice/marginWords'
+import { measured } from '../../../core/quantities/betterUnit'
+import type { Decision } from '../../../core/records/round'
+import { chanceWords } from '../../../core/screening/chanceWords'
+import { figure, plural } from '../../look/figures'
+
+/** What a decision rested on when it was made, and how the forecast did. */
+const props = defineProps<{ decision: Decision }>()
+const lines = computed(() => {
+  const { known } = props.decision
+  const { pulls, weakLow, unit, margin } = known
+  const out = [
+    pulls === 0
+      ? 'It rests on no pull.'
+      : `It rests on ${plural(pulls, 'pull')}` +
+        (weakLow === null ? '; no strength was read.' : `: 19 in 20 joints hold ${measured(weakLow, unit)}.`),
+  ]
+  if (margin !== null) {
+    const factors = (known.factors ?? []).map(
+      ({ words, share, basis }) => `${words} ${Math.round(100 * share)} % (${basisWords[basis]})`,
+    )
+    out.push(
+      `Margin ${figure(margin)} times the load${factors.length ? `, with left after ${factors.join(', ')}` : ''}.`,
+    )
+  }
+  const forecast = forecastResult(props.decision)
+  if (forecast)
+    out.push(
+      `The shortlist said it serves in about ${chanceWords(forecast.chance)} such joints; ` +
+        (forecast.held === null
+          ? 'no limit was set that its pulls could be held against.'
+          : forecast.held
+            ? 'its pulls held what was asked.'
+            : 'its pulls do not show that it holds what was asked.'),
+    )
+  return out
+})
+</script>
+
+<template>
+  <ul class="num" data-rests-on>
+    <li v-for="line in lines" :key="line">{{ line }}</li>
+  </ul>
+</template>
