@@ -36,8 +36,8 @@ describe('what the tables say of using a glue', () => {
     const d = (flex: NonNullable<Brief['flex']>, value: number) =>
       desirability(valuesOf({ flex }).item.criterion, value)
     expect([0, 1, 2, 3].map((one) => d('band', one) + 0)).toEqual([0, 1, 1, 0])
-    expect([0, 1, 2, 3].map((one) => d('must-flex', one))).toEqual([0, 0, 1, 1])
-    expect([0, 1, 2, 3].map((one) => d('must-be-stiff', one) + 0)).toEqual([1, 0, 0, 0])
+    expect([0, 1, 2, 3].map((one) => d('must-flex', one))).toEqual([0, expect.closeTo(1 / 3, 12), 1, 1])
+    expect([0, 1, 2, 3].map((one) => d('must-be-stiff', one))).toEqual([1, expect.closeTo(1 / 3, 12), 0, 0])
     expect(valuesOf({ flex: 'band' }).values['epoxy-slow']).toBe(0)
   })
   it('takes a film that grabs at once for a second to line it up, and open time else', () => {

@@ -20,8 +20,9 @@ export const lineUpS = (family: Pick<Family, 'openS' | 'traits'>): number =>
   family.traits.includes('contact') ? GRABS_S : Math.max(GRABS_S, Math.min(LONGEST_S, family.openS))
 
 function flexCriterion(flex: NonNullable<CriteriaInput['brief']['flex']>): RankCriterion {
-  if (flex === 'must-flex') return directed('bends', 'more', 'linear', 1, 2)
-  if (flex === 'must-be-stiff') return directed('bends', 'less', 'linear', 1, 0)
+  // Half soft is borne both ways, and neither good nor lost: the must lies half a step beyond it.
+  if (flex === 'must-flex') return directed('bends', 'more', 'linear', 0.5, 2)
+  if (flex === 'must-be-stiff') return directed('bends', 'less', 'linear', 1.5, 0)
   // Too stiff and too floppy are both wrong.
   const band: Band = {
     id: 'bends',

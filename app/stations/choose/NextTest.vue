@@ -34,7 +34,7 @@ const props = defineProps<{
 }>()
 const bench = useBench()
 const thresholds = [0.0005, 0.001, 0.002, 0.005, 0.01]
-const threshold = ref(0.002)
+const threshold = ref(0.001)
 const by = ref<'minutes' | 'money'>('minutes')
 const question = steady(
   () => ({

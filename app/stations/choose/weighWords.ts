@@ -27,8 +27,10 @@ export function valueText({ unit }: Pick<Item, 'unit'>, value: number, currency:
 
 /** “must 1.00 MPa, plenty 3.00 MPa”; of a band between what it must be and what is good. */
 export function boundsText(item: Pick<Item, 'unit' | 'criterion'>, currency: string): string {
-  const text = (value: number) => valueText(item, value, currency)
-  const { criterion } = item
+  const { criterion, unit } = item
+  // Steps of bending are whole: a must between two of them is the one that is still borne.
+  const step = (value: number) => (criterion.better === 'less' ? Math.floor(value) : Math.ceil(value))
+  const text = (value: number) => valueText(item, unit === 'flex' ? step(value) : value, currency)
   return criterion.better === 'band'
     ? `best from ${text(criterion.low)} to ${text(criterion.high)}`
     : `must ${text(criterion.must)}, plenty ${text(criterion.plenty)}`
