@@ -4,7 +4,3 @@ declare module '*.vue' {
   const component: DefineComponent<object, object, unknown>
   export default component
 }
-declare module 'plotly.js-cartesian-dist-min' {
-  const plotly: typeof import('plotly.js')
-  export default plotly
-}

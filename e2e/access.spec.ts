@@ -29,8 +29,7 @@ for (const [half, some] of halves.entries())
       for (const [name, path] of some) {
         await page.goto(demoServer + path)
         await expect(page.locator('h1').first()).toBeAttached()
-        if (name === 'choose' || name === 'decided')
-          await expect(page.locator('.chart .main-svg').first()).toBeVisible()
+        if (name === 'choose' || name === 'decided') await expect(page.locator('svg.chart').first()).toBeVisible()
         const { violations } = await new AxeBuilder({ page }).analyze()
         expect(
           violations.map(
@@ -77,7 +76,7 @@ test('nothing overflows at 390 × 844, nor at 200 % zoom', async ({ page }) => {
     for (const [name, path] of Object.entries(views)) {
       await page.goto(demoServer + path)
       await expect(page.locator('h1').first()).toBeAttached()
-      if (name === 'choose' || name === 'decided') await expect(page.locator('.chart .main-svg').first()).toBeVisible()
+      if (name === 'choose' || name === 'decided') await expect(page.locator('svg.chart').first()).toBeVisible()
       const over = await page.evaluate(
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
       )

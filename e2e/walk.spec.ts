@@ -153,7 +153,7 @@ test('from a new bench to a printed card, with reloads in the middle', async ({ 
   // Choose
   await page.getByRole('link', { name: 'See which is best' }).click()
   await expect(page.locator('.rows .line')).toHaveCount(4)
-  await expect(page.locator('.chart .main-svg').first()).toBeVisible()
+  await expect(page.locator('svg.chart').first()).toBeVisible()
   await expect(page.locator('.rows')).toContainText('1 wet')
   await page.locator('.rows .line').nth(1).getByRole('button', { name: / ×/ }).click()
   await expect(page.locator('#why')).toContainText('44.1 N required')

@@ -158,7 +158,7 @@ try {
       await page.goto(`http://localhost:${port}${path}`)
       await page.waitForTimeout(1800)
       // The chart comes when its package is loaded.
-      if (name === 'choose') await page.locator('.chart .main-svg').first().waitFor()
+      if (name === 'choose') await page.locator('svg.chart').first().waitFor()
       if (name === 'choose-ways') {
         await page.locator('[data-school]').first().waitFor({ timeout: 30_000 })
         await page.waitForTimeout(3000)

@@ -43,12 +43,10 @@ console.log(
 for (const kind of Object.keys(budget))
   console.log(`${kind}: ${(got[kind] / 1000).toFixed(1)} kB of ${budget[kind] / 1000} kB`)
 
-// No chart, worker or file-reading code in it: none of their names is reached without a dynamic import.
+// No worker or file-reading code in it: none of their names is reached without a dynamic import.
 const text = scripts.map((file) => readFileSync(dist + file, 'utf8')).join('')
-const strangers = ['plotly', 'Papa.parse', 'onmessage=e=>'].filter(
-  (word) => text.includes(word) && word !== 'onmessage=e=>',
-)
-const lazy = [...chunks].filter((key) => /plotly|papaparse|workers\/worker/.test(key))
+const strangers = ['Papa.parse', 'onmessage=e=>'].filter((word) => text.includes(word) && word !== 'onmessage=e=>')
+const lazy = [...chunks].filter((key) => /papaparse|workers\/worker/.test(key))
 if (strangers.length || lazy.length)
   console.log(`in the first load, and should not be: ${[...strangers, ...lazy].join(', ')}`)
 const over = Object.keys(budget).filter((kind) => got[kind] > budget[kind])

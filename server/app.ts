@@ -28,7 +28,7 @@ export function createServer({ dist, demo }: ServerOptions): Express {
           defaultSrc: ["'self'"],
           scriptSrc: ["'self'"],
           workerSrc: ["'self'", 'blob:'],
-          // Plotly and Vuetify set styles of their own.
+          // Vuetify and the print's paper size set styles of their own.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
           fontSrc: ["'self'", 'data:'],

@@ -5,7 +5,6 @@ import { buildDemoBench } from '../../demo/bench'
 import { hostileTexts } from './hostileTexts'
 import { mountAt, type Mounted } from './mountAt'
 
-vi.mock('plotly.js-cartesian-dist-min', async () => (await import('./noWorker')).noCharts())
 vi.mock('../workers/client', async () => (await import('./noWorker')).workerHere())
 
 const NOW = Date.parse('2026-11-24T18:00:00')

@@ -1,4 +1,3 @@
-import { vi } from 'vitest'
 import { answerRequest } from '../workers/protocol'
 
 /** The worker's work in the test's own thread: the same protocol, no thread. */
@@ -36,8 +35,3 @@ export function workerHere() {
   })
   return { benchWorker: worker, sideWorker: worker }
 }
-
-/** Charts need a real browser; all that is computed for them is computed all the same. */
-export const noCharts = () => ({
-  default: { react: vi.fn(async () => {}), newPlot: vi.fn(async () => {}), purge: vi.fn() },
-})

@@ -8,7 +8,6 @@ import { seededRandom } from '../../core/planning/random'
 import type { Tables } from '../../core/records/tables'
 import { mountAt } from './mountAt'
 
-vi.mock('plotly.js-cartesian-dist-min', async () => (await import('./noWorker')).noCharts())
 vi.mock('../workers/client', async () => (await import('./noWorker')).workerHere())
 
 const FILES = 500

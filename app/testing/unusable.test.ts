@@ -7,7 +7,6 @@ import type { Raw, Reading } from '../../core/records/reading'
 import type { Tables } from '../../core/records/tables'
 import { mountAt } from './mountAt'
 
-vi.mock('plotly.js-cartesian-dist-min', async () => (await import('./noWorker')).noCharts())
 vi.mock('../workers/client', async () => (await import('./noWorker')).workerHere())
 
 const NOW = Date.parse('2026-11-24T18:00:00')

@@ -6,7 +6,6 @@ import type { Brief } from '../../../core/records/joint'
 import type { Tables } from '../../../core/records/tables'
 import { mountAt, type Mounted } from '../../testing/mountAt'
 
-vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../testing/noWorker')).noCharts())
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
 const NOW = Date.parse('2026-11-24T18:00:00')

@@ -7,7 +7,6 @@ import { buildDemoBench } from '../../../demo/bench'
 import { photoOf } from '../../bench/photos'
 import { mountAt, type Mounted } from '../../testing/mountAt'
 
-vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../testing/noWorker')).noCharts())
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 const photo = { picture: { width: 4, height: 3, bytes: 4, data: new Uint8ClampedArray(48) }, blob: new Blob(['jpeg']) }
 vi.mock('./photoPixels', async (original) => ({

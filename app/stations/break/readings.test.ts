@@ -9,7 +9,6 @@ import type { ForceSample, Listener } from '../../instruments/instrument'
 import { mountAt, type Mounted } from '../../testing/mountAt'
 import { sharesOf } from './photoShares'
 
-vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../testing/noWorker')).noCharts())
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
 /** The gauge that is read: the test says what it hears. */

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import type { TestId } from '../../../core/knowledge/testKinds'
 import { testKinds } from '../../../core/knowledge/testKinds'
 import type { Analysis } from '../../../core/statistics/analyse'
 import CandidateRow from './CandidateRow.vue'
+import IntervalChart from './IntervalChart.vue'
 import type { Candidate } from './round'
 
 /** The procedures of an arm under each other, their strengths on one scale. */
@@ -19,8 +20,6 @@ const props = defineProps<{
   leader: string | null
   refused: boolean
 }>()
-// The chart is loaded only when there is something to show.
-const IntervalChart = defineAsyncComponent(() => import('./IntervalChart.vue'))
 const ROW = 84
 const unit = computed(() => testKinds[props.test].unit)
 const rows = computed(() =>
@@ -37,7 +36,7 @@ const rows = computed(() =>
       <div class="line heads" role="row">
         <span role="columnheader">procedure, typical strength</span>
         <span class="chart-head" aria-hidden="true"
-          >● typical, 90 % range <span class="go-text">▲ weak joint</span>
+          ><span>● typical, 90 % range</span> <span class="go-text">▲ weak joint</span>
           <span v-if="limit" class="fails">┆ pass limit</span></span
         >
         <span role="columnheader" class="r">19 in 20 hold</span>
@@ -83,6 +82,11 @@ const rows = computed(() =>
 }
 .heads .r {
   text-align: right;
+}
+.chart-head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 10px;
 }
 .go-text {
   color: var(--go);

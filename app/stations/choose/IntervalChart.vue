@@ -1,23 +1,22 @@
 <script setup lang="ts">
-import { nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed } from 'vue'
 import type { ProcedureSummary } from '../../../core/statistics/analyse'
-import { inDark } from '../../look/appearance'
-import { baseLayout, chartConfig, colour, loadPlotly, type Data } from '../../look/chart'
 import { logTicks } from '../../look/logTicks'
 import { figure } from '../../look/figures'
 
-// The procedures as intervals on one logarithmic scale, a row each, with the limit marked.
+/** The procedures as intervals on one logarithmic scale, a row each, with the limit marked. */
 const props = defineProps<{
   rows: { key: string; letter: string; summary: ProcedureSummary | null }[]
   limit: number | null
   unit: string
   rowHeight: number
 }>()
-const place = ref<HTMLElement>()
-let plotly: Awaited<ReturnType<typeof loadPlotly>> | null = null
-let watcher: ResizeObserver | null = null
-
-function range(): [number, number] {
+/** below the rows, for the scale */
+const SCALE = 34
+/** decades to either side of what is drawn */
+const PAD = 0.12
+const rowsHeight = computed(() => props.rows.length * props.rowHeight)
+const range = computed<[number, number]>(() => {
   const values = props.rows.flatMap(({ summary }) =>
     summary
       ? [
@@ -28,155 +27,143 @@ function range(): [number, number] {
       : [],
   )
   if (props.limit) values.push(props.limit)
-  const low = Math.min(...values)
-  const high = Math.max(...values)
-  return [Math.log10(low) - 0.12, Math.log10(high) + 0.12]
+  const told = values.filter((value) => value > 0 && Number.isFinite(value))
+  if (!told.length) return [-1, 1]
+  return [Math.log10(Math.min(...told)) - PAD, Math.log10(Math.max(...told)) + PAD]
+})
+/** where a value stands across, as a share of the width */
+const across = (value: number) => {
+  const [from, to] = range.value
+  return `${(100 * Math.min(1, Math.max(0, (Math.log10(value) - from) / (to - from)))).toFixed(2)}%`
 }
-
-function traces(right: number): Data[] {
-  return props.rows.flatMap(({ summary }, i): Data[] => {
-    if (!summary) return []
-    const y = -i
+const ticks = computed(() => {
+  const { values, words } = logTicks(...range.value)
+  return values.map((value, i) => ({ x: across(value), words: words[i]! }))
+})
+const drawn = computed(() =>
+  props.rows.map(({ key, letter, summary }, i) => {
+    const y = (i + 0.5) * props.rowHeight
+    if (!summary) return { key, letter, y, at: null }
     const { typical, open, weakJoint } = summary
-    const from = open === 'below' ? 1e-12 : open === 'above' ? typical.low90 : typical.low90
-    const to = open === 'above' ? right : typical.high90
-    const ink = colour('ink')
-    const line: Data = { x: [from, to], y: [y, y], mode: 'lines', line: { color: ink, width: 2 } }
-    const ends: Data = {
-      x: [...(open === 'below' ? [] : [from]), ...(open === 'above' ? [] : [to])],
-      y: [y, y],
-      mode: 'markers',
-      marker: { symbol: 'line-ns', size: 12, color: ink, line: { color: ink, width: 2 } },
-    }
-    const weak: Data = {
-      x: [weakJoint.low95],
-      y: [y - 0.24],
-      mode: 'markers',
-      marker: { symbol: 'triangle-up', size: 11, color: colour('go') },
-    }
-    const label =
+    const words =
       open === 'above'
         ? `≥ ${figure(typical.low90)}`
         : open === 'below'
           ? `≤ ${figure(typical.high90)}`
           : figure(typical.median)
-    const middle: Data = {
-      x: [open === 'above' ? from : open === 'below' ? to : typical.median],
-      y: [y],
-      mode: 'text+markers' as never,
-      text: [label],
-      textposition: open === 'below' ? 'top left' : 'top center',
-      marker: { symbol: 'circle', size: open ? 0.1 : 11, color: inDark.value ? colour('holds') : colour('mat') },
-    }
-    return open === 'below' ? [line, ends, middle] : [line, ends, weak, middle]
-  })
-}
-
-/** Where the rows' names stand elsewhere (a phone), each interval bears its procedure's letter. */
-const letters = () =>
-  window.matchMedia('(max-width: 760px)').matches
-    ? props.rows.map(({ letter }, i) => ({
-        xref: 'paper' as const,
-        x: 0,
-        xanchor: 'left' as const,
-        yref: 'y' as const,
-        y: -i,
-        text: `<b>${letter}</b>`,
-        showarrow: false,
-      }))
-    : []
-
-async function draw() {
-  plotly ??= await loadPlotly()
-  await nextTick()
-  if (!place.value) return
-  const [from, to] = range()
-  const ticks = logTicks(from, to)
-  const count = props.rows.length
-  const open = props.rows.flatMap(({ summary }, i) => (summary?.open === 'above' ? [i] : []))
-  await plotly.react(
-    place.value,
-    traces(10 ** to),
-    {
-      ...baseLayout(),
-      height: count * props.rowHeight + 34,
-      xaxis: {
-        type: 'log',
-        range: [from, to],
-        fixedrange: true,
-        gridcolor: colour('line'),
-        tickcolor: colour('tick'),
-        ticks: 'outside',
-        tickmode: 'array',
-        tickvals: ticks.values,
-        ticktext: ticks.words,
-        tickfont: { size: 13 },
-        minor: undefined,
-        title: undefined,
-        zeroline: false,
+    return {
+      key,
+      letter,
+      y,
+      at: {
+        open,
+        words,
+        from: open === 'below' ? '0%' : across(typical.low90),
+        to: open === 'above' ? '100%' : across(typical.high90),
+        middle: across(open === 'above' ? typical.low90 : open === 'below' ? typical.high90 : typical.median),
+        weak: open === 'below' ? null : across(weakJoint.low95),
       },
-      yaxis: { range: [-(count - 1) - 0.5, 0.5], fixedrange: true, visible: false },
-      shapes: [
-        ...(props.limit
-          ? [
-              {
-                type: 'line' as const,
-                x0: props.limit,
-                x1: props.limit,
-                y0: 0,
-                y1: 1,
-                yref: 'paper' as const,
-                line: { color: colour('fails'), width: 1.5, dash: 'dash' as const },
-              },
-            ]
-          : []),
-      ],
-      annotations: [
-        ...letters(),
-        ...open.map((i) => ({
-          x: to,
-          y: -i,
-          ax: -14,
-          ay: 0,
-          xref: 'x' as const,
-          yref: 'y' as const,
-          showarrow: true,
-          arrowhead: 2,
-          arrowwidth: 2,
-          arrowcolor: colour('ink'),
-          text: '',
-        })),
-      ],
-    },
-    chartConfig,
-  )
-}
-
-onMounted(() => {
-  void draw()
-  watcher = new ResizeObserver(() => place.value && plotly?.Plots.resize(place.value))
-  watcher.observe(place.value!)
-})
-onBeforeUnmount(() => {
-  watcher?.disconnect()
-  if (place.value) plotly?.purge(place.value)
-})
-watch(() => [props.rows, props.limit, inDark.value], draw, { deep: true })
+    }
+  }),
+)
 </script>
 
 <template>
-  <div
-    ref="place"
+  <svg
     class="chart"
     role="img"
     :aria-label="`Intervals of typical strength in ${unit}; the same figures stand in the rows`"
-    :style="{ height: `${rows.length * rowHeight + 34}px` }"
-  />
+    width="100%"
+    :height="rowsHeight + SCALE"
+  >
+    <g v-for="tick in ticks" :key="tick.words" class="tick">
+      <line :x1="tick.x" :x2="tick.x" y1="0" :y2="rowsHeight" class="grid" />
+      <line :x1="tick.x" :x2="tick.x" :y1="rowsHeight" :y2="rowsHeight + 5" class="mark" />
+      <text :x="tick.x" :y="rowsHeight + 20" text-anchor="middle">{{ tick.words }}</text>
+    </g>
+    <line v-if="limit" :x1="across(limit)" :x2="across(limit)" y1="0" :y2="rowsHeight" class="limit" />
+    <g v-for="row in drawn" :key="row.key" :data-row="row.letter">
+      <text class="letter" x="0" :y="row.y + 5">{{ row.letter }}</text>
+      <template v-if="row.at">
+        <line :x1="row.at.from" :x2="row.at.to" :y1="row.y" :y2="row.y" class="span" />
+        <line
+          v-if="row.at.open !== 'below'"
+          :x1="row.at.from"
+          :x2="row.at.from"
+          :y1="row.y - 6"
+          :y2="row.y + 6"
+          class="span"
+        />
+        <line
+          v-if="row.at.open !== 'above'"
+          :x1="row.at.to"
+          :x2="row.at.to"
+          :y1="row.y - 6"
+          :y2="row.y + 6"
+          class="span"
+        />
+        <!-- nothing that was read sets the upper side -->
+        <svg v-else x="100%" :y="row.y" overflow="visible"><path d="M-12 -6 L-1 0 L-12 6" class="arrow" /></svg>
+        <circle v-if="!row.at.open" :cx="row.at.middle" :cy="row.y" r="5.5" class="middle" />
+        <text
+          :x="row.at.middle"
+          :y="row.y - 11"
+          :text-anchor="row.at.open === 'above' ? 'start' : row.at.open === 'below' ? 'end' : 'middle'"
+        >
+          {{ row.at.words }}
+        </text>
+        <svg v-if="row.at.weak" :x="row.at.weak" :y="row.y + 0.24 * rowHeight" overflow="visible">
+          <path d="M0 -6 L6 5 L-6 5 Z" class="weak" />
+        </svg>
+      </template>
+    </g>
+  </svg>
 </template>
 
 <style scoped>
 .chart {
+  display: block;
   min-width: 0;
-  width: 100%;
+  overflow: visible;
+  font-size: 0.875rem;
+}
+text {
+  fill: var(--ink);
+}
+.tick text {
+  font-size: 0.8125rem;
+}
+.grid {
+  stroke: var(--line);
+}
+.mark {
+  stroke: var(--tick);
+}
+.limit {
+  stroke: var(--fails);
+  stroke-width: 1.5;
+  stroke-dasharray: 6 4;
+}
+.span,
+.arrow {
+  stroke: var(--ink);
+  stroke-width: 2;
+  fill: none;
+}
+.middle {
+  fill: var(--ink);
+}
+.weak {
+  fill: var(--go);
+}
+/* Where the rows’ names stand beside it the letters would say it twice. */
+.letter {
+  display: none;
+  font-weight: 650;
+}
+@media (max-width: 760px) {
+  .letter {
+    display: inline;
+  }
 }
 </style>

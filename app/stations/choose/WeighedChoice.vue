@@ -21,6 +21,7 @@ const {
   missing,
   groups,
   weights,
+  rested,
   weightOf,
   tried,
   changed,
@@ -78,7 +79,7 @@ const needed = computed(() => (result.value ? neededWords(result.value.needed, n
         </ul>
       </template>
       <TradeOff v-bind="{ items, procedures, result, currency }" />
-      <NextTest v-bind="{ view, items, procedures, weights, result }" />
+      <NextTest v-if="rested" v-bind="{ view, items, procedures, result }" :weights="rested" />
     </template>
   </section>
 </template>

@@ -95,8 +95,10 @@ export function useWeighed(view: () => JointView) {
     asking = true
     try {
       const most = moving ? { most: DRAGGED } : {}
-      const got = await benchWorker().weigh({ ...question.value, weights: weights.value, ...most })
-      if (!gone && !again) result.value = got
+      const asked = question.value
+      const got = await benchWorker().weigh({ ...asked, weights: weights.value, ...most })
+      // Also while a weight is still being moved: what is shown follows it.
+      if (!gone && asked === question.value) result.value = got
       fault.value = null
     } catch (error) {
       fault.value = error
@@ -115,7 +117,10 @@ export function useWeighed(view: () => JointView) {
     movesOpen.value = false
     resting = setTimeout(() => void slow(), REST_MS)
   }
+  /** the weights as they stand once they are not moved any more */
+  const rested = shallowRef<readonly number[] | null>(null)
   async function slow() {
+    rested.value = weights.value
     if (moving) {
       moving = false
       void ask()
@@ -132,7 +137,10 @@ export function useWeighed(view: () => JointView) {
     }
   }
   // What stood for other readings or procedures does not stand for these.
-  watch(question, () => (result.value = null))
+  watch(question, () => {
+    result.value = null
+    rested.value = null
+  })
   watch(
     [question, weights],
     ([asked], [before]) => {
@@ -173,6 +181,7 @@ export function useWeighed(view: () => JointView) {
     missing,
     groups,
     weights,
+    rested,
     weightOf,
     tried,
     changed,

@@ -6,7 +6,6 @@ import { closedAt } from '../../../core/planning/gluing'
 import { fullCureS } from '../../../core/planning/steps'
 import { mountAt, type Mounted } from '../../testing/mountAt'
 
-vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../testing/noWorker')).noCharts())
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
 const NOW = Date.parse('2026-11-24T18:05:00')

@@ -8,7 +8,6 @@ import { mountAt, type Mounted } from '../../testing/mountAt'
 import { lookEntries } from '../../bench/lookEntries'
 import { calendarFile } from './calendarFile'
 
-vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../testing/noWorker')).noCharts())
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
 const NOW = Date.parse('2026-11-24T18:05:00')

@@ -5,7 +5,6 @@ import { buildDemoBench } from '../../../demo/bench'
 import { mountAt, type Mounted } from '../../testing/mountAt'
 import { gramsUsed, stepNotes } from './stepNotes'
 
-vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../testing/noWorker')).noCharts())
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
 const NOW = Date.parse('2026-11-24T18:05:00')

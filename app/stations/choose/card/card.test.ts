@@ -6,7 +6,6 @@ import { buildDemoBench } from '../../../../demo/bench'
 import { mountAt } from '../../../testing/mountAt'
 import { pictureOf } from './picture'
 
-vi.mock('plotly.js-cartesian-dist-min', async () => (await import('../../../testing/noWorker')).noCharts())
 vi.mock('../../../workers/client', async () => (await import('../../../testing/noWorker')).workerHere())
 vi.mock('./picture', () => ({ pictureOf: vi.fn() }))
 
