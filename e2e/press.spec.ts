@@ -24,11 +24,16 @@ const buttonsOf = async (page: Page) => {
     [...document.querySelectorAll<HTMLElement>('#work button, #work .v-btn')]
       .map((one, at) => ({ at, one }))
       .filter(({ one }) => one.offsetParent !== null && !one.matches(':disabled, a'))
-      .map(({ at, one }) => ({ at, words: one.textContent?.trim().slice(0, 40) ?? '' })),
+      .map(({ at, one }) => ({
+        at,
+        words: one.textContent?.trim().slice(0, 40) ?? '',
+        // Figures that open in Why differ in their number alone.
+        why: one.matches('.ask-why'),
+      })),
   )
   const kinds = new Map<string, number>()
-  return all.filter(({ words }) => {
-    const kind = words.split(' ')[0]!
+  return all.filter(({ words, why }) => {
+    const kind = why ? 'why' : words.split(' ')[0]!
     kinds.set(kind, (kinds.get(kind) ?? 0) + 1)
     return kinds.get(kind)! <= 2
   })

@@ -1,5 +1,5 @@
 import { DAB_SHARE } from '../../core/coupons/dabs'
-import { families, familyOf, isFamily, unknownFamily } from '../../core/knowledge/families'
+import { families, familyOf, familyOrUnknown } from '../../core/knowledge/families'
 import { otherParts, secondShare, type KnownGlue, type OtherPart } from '../../core/planning/mix'
 import type { Procedure, Second } from '../../core/records/round'
 import { productFamily } from '../../core/situation/label'
@@ -39,7 +39,7 @@ export function otherGlues(
   }
   const beside = (second: Second): OtherPart[] => {
     const product = bench.get('adhesive', second.adhesive)
-    const family = isFamily(second.family) ? familyOf(second.family) : unknownFamily
+    const family = familyOrUnknown(second.family)
     const glue = product ? known(product) : { family, product: null, left: null }
     const own = familyTimes(bench, procedure)
     const { coats } = procedure

@@ -1,4 +1,4 @@
-import { familyOf, isFamily, unknownFamily } from '../knowledge/families'
+import { familyOrUnknown } from '../knowledge/families'
 import type { Decision, Procedure } from '../records/round'
 import { judged, type Setting } from '../screening/shortlist'
 import { productFamily } from '../situation/label'
@@ -14,7 +14,7 @@ export function forecastsOf(setting: Setting, procedures: readonly Procedure[], 
   const evidence = setting.evidence.filter(({ from }) => !from.some((label) => own.has(label)))
   return procedures.map(({ id, family, adhesive, helpers }) => {
     const product = setting.adhesives.find((one) => one.id === adhesive) ?? null
-    const plain = isFamily(family) ? familyOf(family) : unknownFamily
+    const plain = familyOrUnknown(family)
     const glue = product ? productFamily(product) : plain
     const { db, chance } = judged(glue, product, { ...setting, evidence }, { helpers }).screening
     return { procedure: id, chance, db }

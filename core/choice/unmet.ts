@@ -1,6 +1,6 @@
 import { modelReadings } from '../evidence/modelReadings'
 import { exposureWords, type ExposureKind } from '../knowledge/exposures'
-import { familyOf, isFamily, unknownFamily } from '../knowledge/families'
+import { familyOrUnknown } from '../knowledge/families'
 import { formulaOf } from '../knowledge/testKinds'
 import { usualExposure } from '../planning/newArm'
 import type { Brief } from '../records/joint'
@@ -56,7 +56,7 @@ export function unmetItems(input: CriteriaInput): Item[] {
           forecast: Object.fromEntries(
             facts.map(({ procedure, family }) => [
               procedure,
-              { mean: Math.log(typicalKept(id, brief, familyIn(family))), sd: KEPT_UNKNOWN.sd },
+              { mean: Math.log(typicalKept(id, brief, familyOrUnknown(family))), sd: KEPT_UNKNOWN.sd },
             ]),
           ),
         },
@@ -65,4 +65,3 @@ export function unmetItems(input: CriteriaInput): Item[] {
     ]
   })
 }
-const familyIn = (id: string) => (isFamily(id) ? familyOf(id) : unknownFamily)

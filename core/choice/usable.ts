@@ -1,4 +1,4 @@
-import { familyOf, isFamily, unknownFamily, type Family } from '../knowledge/families'
+import { type Family, familyOrUnknown } from '../knowledge/families'
 import { durationWords } from '../quantities/durations'
 import { directed, type CriteriaInput, type Item } from './item'
 import type { Band, RankCriterion } from './rank'
@@ -12,8 +12,6 @@ export const GRABS_S = 1
 const LONGEST_S = 86_400
 /** As much time again and again to line it up. */
 const PLENTY_TIMES = 3
-
-const familyIn = (id: string): Family => (isFamily(id) ? familyOf(id) : unknownFamily)
 
 /** How long a part may still be moved after contact, s. */
 export const lineUpS = (family: Pick<Family, 'openS' | 'traits'>): number =>
@@ -45,7 +43,7 @@ export function usableItems({ brief, facts }: CriteriaInput): Item[] {
   const known = Object.fromEntries(facts.map(({ procedure }) => [procedure, 'known' as const]))
   const fixed = (valueOf: (family: Family) => number): Item['from'] => ({
     kind: 'fixed',
-    values: Object.fromEntries(facts.map(({ procedure, family }) => [procedure, valueOf(familyIn(family))])),
+    values: Object.fromEntries(facts.map(({ procedure, family }) => [procedure, valueOf(familyOrUnknown(family))])),
   })
   const rest = { said: true, open: [], basis: known }
   const out: Item[] = []

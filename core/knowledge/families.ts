@@ -181,5 +181,8 @@ export function familyOf(id: string, path = 'family'): Family {
   return family
 }
 
+/** The family of an id, or the one of which nothing is known: for what older benches and other makers may hold. */
+export const familyOrUnknown = (id: string): Family => byId.get(id) ?? unknownFamily
+
 /** Order of water classes: no < splash < wash < soak. */
 export const waterRank = (level: WaterClass): number => ['no', 'splash', 'wash', 'soak'].indexOf(level)

@@ -1,4 +1,4 @@
-import { familyOf, isFamily, unknownFamily, type Family } from '../knowledge/families'
+import { type Family, familyOrUnknown } from '../knowledge/families'
 import { withFacts } from '../knowledge/labelFacts'
 import type { Adhesive } from '../records/shelf'
 
@@ -11,5 +11,5 @@ export function timesOf(family: Family, label: Adhesive['label'] = {}): Family {
 
 /** A product's family with its label over it; one of no known family is judged by its label alone. */
 export const productFamily = (product: Adhesive): Family => ({
-  ...timesOf(isFamily(product.family) ? familyOf(product.family) : unknownFamily, product.label),
+  ...timesOf(familyOrUnknown(product.family), product.label),
 })

@@ -2,8 +2,10 @@
 import { computed } from 'vue'
 import { keepsMore, lossesOf } from '../../../core/choice/losses'
 import type { JointView } from '../../bench/jointView'
+import AskWhy from '../../look/AskWhy.vue'
 import { plural } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
+import { whyLosses } from './whyCounted'
 
 /** What each glue lost of many small things, counted before and after, with how sure the share kept is. */
 const props = defineProps<{ view: JointView }>()
@@ -47,7 +49,9 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
               <span class="mute small">{{ plural(row.pieces, 'piece') }}</span>
             </th>
             <td class="num">{{ row.lost }} of {{ row.before }}</td>
-            <td class="num">{{ percent(row.kept.median) }}</td>
+            <td class="num">
+              <AskWhy :why="() => whyLosses(row.name, row)">{{ percent(row.kept.median) }}</AskWhy>
+            </td>
             <td class="num">{{ percent(row.kept.low90) }} to {{ percent(row.kept.high90) }}</td>
           </tr>
         </tbody>

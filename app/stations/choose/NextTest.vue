@@ -154,7 +154,7 @@ function add({ of, arm, more }: Option) {
           <span>
             <b>{{ one.of.letter }}, {{ one.of.name }}</b
             >, {{ countWords(one.more) }} {{ armWords(one.arm) }}: worth
-            <AskWhy :why="() => whyNext(one, answer!.now!, nameOf)"
+            <AskWhy :why="() => whyNext(one, answer!.now!, nameOf, bench.bench?.currency)"
               ><b class="num">{{ inHundred(one.gain) }} of 100</b></AskWhy
             >
             on average, <span class="num">{{ durationWords(Math.round(one.minutes * 60)) }}</span> at hand,

@@ -2,8 +2,10 @@
 import { computed } from 'vue'
 import { ladder, ranked, rankOf, RANKS_APART } from '../../../core/choice/ranks'
 import type { JointView } from '../../bench/jointView'
+import AskWhy from '../../look/AskWhy.vue'
 import { plural } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
+import { whyWins } from './whyCounted'
 
 /** Pulls without a figure, judged as what they are: an order, and where each let go. */
 const props = defineProps<{ view: JointView }>()
@@ -50,7 +52,9 @@ const said = computed(() => {
               <TapeLabel>{{ view.joint.code }}-{{ row.letter }}</TapeLabel> {{ row.name }}
               <span class="mute small">{{ plural(row.pulls, 'pull') }}</span>
             </th>
-            <td class="num">{{ Math.round(100 * row.wins) }} %</td>
+            <td class="num">
+              <AskWhy :why="() => whyWins(row.name, row)">{{ Math.round(100 * row.wins) }} %</AskWhy>
+            </td>
             <td v-for="step in ladder" :key="step" class="num">{{ row.steps[step] ?? '–' }}</td>
           </tr>
         </tbody>

@@ -7,9 +7,10 @@ import { measured } from '../../../core/quantities/betterUnit'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
-import { capital, figure, percent } from '../../look/figures'
+import { capital, figure } from '../../look/figures'
 import type { Candidate } from './round'
 import { whyMargin } from './whyChoice'
+import { whyFactor } from './whyCounted'
 
 /** What the real joint holds with one of the procedures: what its surroundings take, and what would win margin. */
 const props = defineProps<{ view: JointView; candidates: Candidate[]; leader: string | null; test: TestId }>()
@@ -80,17 +81,23 @@ const wins = computed(() => {
       <tbody>
         <tr>
           <th scope="row">As pulled, 19 in 20, at its real size</th>
-          <td class="r num">{{ measured(margin.dryN, 'N') }}</td>
+          <td class="r num">
+            <AskWhy :why="() => whyMargin(shown!, test)">{{ measured(margin.dryN, 'N') }}</AskWhy>
+          </td>
           <td>measured</td>
         </tr>
         <tr v-for="one in margin.factors" :key="one.id" :data-basis="one.basis">
           <th scope="row">{{ capital(one.words) }}</th>
-          <td class="r num">× {{ percent(one.share) }}</td>
+          <td class="r num">
+            <AskWhy :why="() => whyFactor(one)">× {{ Math.round(100 * one.share) }} %</AskWhy>
+          </td>
           <td :class="one.basis === 'typical' ? 'careful' : ''">{{ basisWords[one.basis] }}</td>
         </tr>
         <tr v-if="margin.factors.length" class="sum">
           <th scope="row">One joint holds</th>
-          <td class="r num">{{ measured(margin.holdsN, 'N') }}</td>
+          <td class="r num">
+            <AskWhy :why="() => whyMargin(shown!, test)">{{ measured(margin.holdsN, 'N') }}</AskWhy>
+          </td>
           <td>{{ margin.notTested.length ? 'in part on estimates' : 'measured' }}</td>
         </tr>
       </tbody>

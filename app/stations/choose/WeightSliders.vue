@@ -5,7 +5,9 @@ import type { Moves, WeightGroup } from '../../../core/choice/whatIf'
 import type { Criterion } from '../../../core/records/round'
 import { kindWords } from '../../bench/kindWords'
 import ActButton from '../../look/ActButton.vue'
+import AskWhy from '../../look/AskWhy.vue'
 import { moveWords } from './weighWords'
+import { whyMove } from './whyCounted'
 
 /** Weights to be tried: all follows at once, and nothing is kept until it is said so. */
 const props = defineProps<{
@@ -19,10 +21,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ try: [kind: Criterion, weight: number]; reset: [] }>()
 const MOST = 5
-const said = computed(() => {
-  const by = new Map((props.moves?.points ?? []).map((one) => [one.group, moveWords(one)]))
-  return (id: string) => by.get(id) ?? (props.movesOpen ? 'how far it may move is not known' : '…')
-})
+const byGroup = computed(() => new Map((props.moves?.points ?? []).map((one) => [one.group, one])))
+const moveOf = (id: string) => byGroup.value.get(id) ?? null
 /** A weight is a whole number from nothing to five, whatever a browser makes of its slider. */
 function value(event: Event): number {
   const typed = Math.round(Number((event.target as HTMLInputElement).value))
@@ -32,19 +32,24 @@ function value(event: Event): number {
 
 <template>
   <div class="weights" data-weights>
-    <label v-for="{ id } in groups" :key="id">
-      <span>{{ kindWords[id as Criterion] }}</span>
-      <input
-        type="range"
-        min="0"
-        :max="MOST"
-        step="1"
-        :value="weightOf(id as Criterion)"
-        @input="emit('try', id as Criterion, value($event))"
-      />
-      <b class="num">{{ weightOf(id as Criterion) }}</b>
-      <span class="small mute">{{ said(id) }}</span>
-    </label>
+    <div v-for="{ id } in groups" :key="id" class="line">
+      <label>
+        <span>{{ kindWords[id as Criterion] }}</span>
+        <input
+          type="range"
+          min="0"
+          :max="MOST"
+          step="1"
+          :value="weightOf(id as Criterion)"
+          @input="emit('try', id as Criterion, value($event))"
+        />
+        <b class="num">{{ weightOf(id as Criterion) }}</b>
+      </label>
+      <AskWhy v-if="moveOf(id)" class="small mute" :why="() => whyMove(kindWords[id as Criterion], moveOf(id)!)">{{
+        moveWords(moveOf(id)!)
+      }}</AskWhy>
+      <span v-else class="small mute">{{ movesOpen ? 'how far it may move is not known' : '…' }}</span>
+    </div>
     <p v-if="changed" class="acts" role="status">
       <span>Only tried: nothing of it is kept yet.</span>
       <ActButton class="alt" :act="keep">Keep these weights</ActButton>
@@ -60,6 +65,9 @@ function value(event: Event): number {
   gap: 2px;
 }
 label {
+  display: contents;
+}
+.line {
   display: grid;
   grid-template-columns: 110px minmax(120px, 220px) 24px minmax(0, 1fr);
   gap: 14px;
@@ -77,10 +85,10 @@ input {
   align-items: center;
 }
 @media (max-width: 700px) {
-  label {
+  .line {
     grid-template-columns: 96px minmax(80px, 1fr) 20px;
   }
-  label > .small {
+  .line > .small {
     grid-column: 1 / -1;
     margin-top: -8px;
   }

@@ -67,6 +67,9 @@ describe('the result', () => {
     expect(rows[0]).toMatch(/3$/)
     expect(rows[1]).toMatch(/3–$/)
     expect(wrapper.find('[data-ranks]').text()).toMatch(/comes out first by the order/)
+    await wrapper.find('[data-ranks] .ask-why').trigger('click')
+    await flushPromises()
+    expect(wrapper.find('#why').text()).toMatch(/3 × tore the part.*= 100 % of the comparisons won/s)
     wrapper.unmount()
   })
 

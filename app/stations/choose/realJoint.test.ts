@@ -45,8 +45,8 @@ describe('what the real joint holds', () => {
     const part = await shown(await mountAt(buildDemoBench(NOW), '/joint/h1/choose'))
     const lines = rows(part)
     expect(lines[0]).toMatch(/As pulled.*measured/)
-    expect(lines[1]).toMatch(/−5 °C cold× 80 %typical, not tested/)
-    expect(lines[2]).toMatch(/Splashes× 90 %typical, not tested/)
+    expect(lines[1]).toMatch(/−5 °C cold× 80 %, why?typical, not tested/)
+    expect(lines[2]).toMatch(/Splashes× 90 %, why?typical, not tested/)
     expect(newton(lines.at(-1)!)).toBeCloseTo(newton(lines[0]!) * 0.8 * 0.9, 0)
     expect(lines.at(-1)).toMatch(/in part on estimates/)
     expect(part.text()).toMatch(/For 3 times the load: width \d+ mm instead of 25 mm/)
@@ -70,6 +70,14 @@ describe('what the real joint holds', () => {
     await part.find('.said button').trigger('click')
     await flushPromises()
     expect(mounted.wrapper.text()).toMatch(/Splashes, measured: Pulled after 3 washes: \d+ % of dry/)
+    // What is only typical says so in words, where its own figure is opened.
+    const cold = part.findAll('tbody tr').find((one) => one.text().includes('cold'))!
+    await cold.find('.ask-why').trigger('click')
+    await flushPromises()
+    expect(mounted.wrapper.find('#why').text()).toMatch(/Typical, not tested\. Estimated from the family’s limits/)
+    await mounted.wrapper.find('[data-kept] .ask-why').trigger('click')
+    await flushPromises()
+    expect(mounted.wrapper.find('#why').text()).toMatch(/The pulls after 3 washes against the dry ones.*= 5\d %/s)
     mounted.wrapper.unmount()
   }, 40_000)
 

@@ -176,6 +176,16 @@ describe('what was not tested', () => {
     await flushPromises()
     expect(mounted.wrapper.text()).toMatch(/Not measured, and filled in: .*kept after 3 washes/)
     expect(mounted.wrapper.text()).toMatch(/sum ÷ [\d.]+, the weights/)
+    await vi.waitFor(
+      async () => {
+        await flushPromises()
+        expect(part.find('[data-weights] .ask-why').exists()).toBe(true)
+      },
+      { timeout: 20_000 },
+    )
+    await part.find('[data-weights] .ask-why').trigger('click')
+    await flushPromises()
+    expect(mounted.wrapper.find('#why').text()).toMatch(/how far the weight of strength may move/)
     mounted.wrapper.unmount()
   }, 60_000)
 

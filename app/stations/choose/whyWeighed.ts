@@ -2,6 +2,7 @@ import type { Item } from '../../../core/choice/criteria'
 import { MORE, type NextTests, type TestOption } from '../../../core/choice/nextTests'
 import { KNOCK_OUT_BY, type School } from '../../../core/choice/rank'
 import type { WeighResult } from '../../../core/choice/weighRound'
+import { showMoney } from '../../../core/quantities/money'
 import { figure, percent } from '../../look/figures'
 import type { Explanation } from '../../look/why'
 import { schoolWords } from './weighWords'
@@ -66,15 +67,24 @@ export function whySchool(
 
 /** Why a further test is worth what it is. */
 export function whyNext(
-  option: Pick<TestOption, 'gains'> & { of: { name: string }; more: number; gain: number },
+  option: Pick<TestOption, 'gains'> & {
+    of: { name: string }
+    more: number
+    gain: number
+    minutes: number
+    money: number
+  },
   now: NonNullable<NextTests['now']>,
   nameOf: (id: string) => string,
+  currency: string | undefined,
 ): Explanation {
   return {
     about: `what a further test of ${option.of.name} is worth`,
     lines: [
       `Today ${nameOf(now.procedure)} comes first by points. What the further coupon may read is averaged over all ` +
         'that today’s readings leave possible; after each of these the best is chosen again.',
+      `It takes ${figure(option.minutes)} min by hand, gluing, waiting by and pulling, and ` +
+        `${showMoney(option.money, currency)} of glue.`,
     ],
     formula: [
       `best choice today: ${inHundred(now.value)} of 100`,
