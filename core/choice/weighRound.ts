@@ -95,6 +95,9 @@ export function prepareRound({ items, procedures, draws, seed }: WeighInput): Pr
 }
 
 function valueOf(list: Float64Array, d: Float64Array): Value {
+  // What does not scatter has one value and no interval.
+  if (list[0] === list.at(-1) && list.every((one) => one === list[0]))
+    return { median: list[0]!, low90: list[0]!, high90: list[0]!, d: d[0]! }
   const sorted = list.slice(0, SHOWN).sort()
   const at = (q: number) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!
   return {
@@ -106,18 +109,22 @@ function valueOf(list: Float64Array, d: Float64Array): Value {
 }
 
 /** Where each procedure stands on each criterion, and whom nothing beats; no weight is in it. */
-export const standingOf = (prepared: Prepared): Pick<WeighResult, 'values' | 'front'> => ({
-  values: valuesOf(prepared),
-  front: front(prepared, SHOWN),
-})
-
-const valuesOf = ({ procedures, criteria, values, d }: Prepared): WeighResult['values'] =>
-  Object.fromEntries(
-    procedures.map((procedure, p) => [
-      procedure,
-      Object.fromEntries(criteria.map(({ id }, c) => [id, valueOf(values[p]![c]!, d[p]![c]!)])),
-    ]),
-  )
+export function standingOf(prepared: Prepared): Pick<WeighResult, 'values' | 'front'> {
+  const { procedures, criteria, values, d } = prepared
+  const found = values.map((own, p) => own.map((list, c) => valueOf(list, d[p]![c]!)))
+  return {
+    values: Object.fromEntries(
+      procedures.map((procedure, p) => [
+        procedure,
+        Object.fromEntries(criteria.map(({ id }, c) => [id, found[p]![c]!])),
+      ]),
+    ),
+    front: front(
+      prepared,
+      found.map((own) => own.map(({ median }) => median)),
+    ),
+  }
+}
 
 /**
  * The three schools with given weights, why they differ, and what the second lacks.

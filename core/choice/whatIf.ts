@@ -123,10 +123,12 @@ export function neededBySecond(
 
 /**
  * Whom nothing beats: nothing is as good on all criteria and better on one, by medians.
- * @param most only the first so many draws; left out: all of them
+ * @param medians by procedure, by criterion; left out: of all draws
  */
-export function front({ procedures, criteria, values }: Prepared, most = Infinity): string[] {
-  const medians = values.map((own) => own.map((list) => medianOf(list.subarray(0, most))))
+export function front(
+  { procedures, criteria, values }: Prepared,
+  medians: readonly (readonly number[])[] = values.map((own) => own.map(medianOf)),
+): string[] {
   const isAsGood = (c: number, x: number, y: number) => badness(criteria[c]!, x) <= badness(criteria[c]!, y) + TIE
   return procedures.filter(
     (_, p) =>

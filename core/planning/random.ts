@@ -34,7 +34,9 @@ export function normalDraws(random: Random): () => number {
       spare = NaN
       return one
     }
-    let [x, y, square] = [0, 0, 1]
+    let x = 0
+    let y = 0
+    let square = 1
     while (square >= 1 || square === 0) {
       x = 2 * random() - 1
       y = 2 * random() - 1
