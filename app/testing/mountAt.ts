@@ -1,4 +1,5 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { vi } from 'vitest'
 import { createPinia, setActivePinia } from 'pinia'
 import { defineComponent, h, type Component } from 'vue'
 import { createMemoryHistory, createRouter, RouterView, type Router } from 'vue-router'
@@ -40,4 +41,25 @@ export async function mountAt(tables: Tables, path: string, root?: Component): P
   }
   await flushPromises()
   return { wrapper, router, bench, errors, go }
+}
+
+/** Presses the first button with these words, and waits for what follows at once. */
+export async function press({ wrapper }: Pick<Mounted, 'wrapper'>, words: RegExp): Promise<void> {
+  await wrapper
+    .findAll('button')
+    .find((one) => words.test(one.text()))!
+    .trigger('click')
+  await flushPromises()
+}
+
+/** Waits until something of the page is there: what a worker has to answer first. */
+export async function shown({ wrapper }: Pick<Mounted, 'wrapper'>, selector: string) {
+  await vi.waitFor(
+    async () => {
+      await flushPromises()
+      if (!wrapper.find(selector).exists()) throw new Error(`${selector} is not there yet`)
+    },
+    { timeout: 20_000 },
+  )
+  return wrapper.find(selector)
 }

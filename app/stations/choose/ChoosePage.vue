@@ -14,6 +14,7 @@ import { useMinute } from '../../bench/clock'
 import { narrowed, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { capital, momentName, plural } from '../../look/figures'
+import OneOf from '../../look/OneOf.vue'
 import { useWhy } from '../../look/why'
 import CandidateTable from './CandidateTable.vue'
 import DecideForm from './DecideForm.vue'
@@ -100,16 +101,13 @@ watch(
         Still wet when pulled: {{ doubts.wet.join(', ') }}. That is no strength but “not yet”: they are left out.
       </p>
     </header>
-    <div v-if="arms.length > 1" class="arms" role="group" aria-label="Test shown">
-      <v-btn
-        v-for="arm in arms"
-        :key="arm.id"
-        :class="arm.id === view.arm?.id ? 'alt' : 'quiet'"
-        :aria-pressed="arm.id === view.arm?.id"
-        @click="armId = arm.id"
-        >{{ armWords(arm) }}</v-btn
-      >
-    </div>
+    <OneOf
+      v-if="arms.length > 1"
+      label="Test shown"
+      :options="arms.map((arm) => ({ value: arm.id, words: armWords(arm) }))"
+      :model-value="view.arm?.id ?? null"
+      @update:model-value="armId = $event"
+    />
     <p v-if="view.round?.weights?.changedLate" class="careful" role="note">
       What counts was changed after the first pull, {{ momentName(view.round.weights.changedLate, now) }}.
     </p>
@@ -168,11 +166,6 @@ watch(
 </template>
 
 <style scoped>
-.arms {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
 .choose {
   display: grid;
   gap: 22px;

@@ -8,6 +8,7 @@ import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
 import { capital, figure } from '../../look/figures'
+import OneOf from '../../look/OneOf.vue'
 import type { Candidate } from './round'
 import { whyMargin } from './whyChoice'
 import { whyFactor } from './whyCounted'
@@ -50,16 +51,14 @@ const wins = computed(() => {
 <template>
   <section v-if="shown && margin" aria-labelledby="real-joint" data-real-joint>
     <h2 id="real-joint">What the real joint holds</h2>
-    <div v-if="able.length > 1" class="which" role="group" aria-label="Procedure of the real joint">
-      <v-btn
-        v-for="{ procedure } in able"
-        :key="procedure.id"
-        :class="procedure.id === shown.procedure.id ? 'alt' : 'quiet'"
-        :aria-pressed="procedure.id === shown.procedure.id"
-        @click="chosen = procedure.id"
-        >{{ procedure.letter }} {{ procedure.name }}</v-btn
-      >
-    </div>
+    <OneOf
+      v-if="able.length > 1"
+      class="which"
+      label="Procedure of the real joint"
+      :options="able.map(({ procedure: { id, letter, name } }) => ({ value: id, words: `${letter} ${name}` }))"
+      :model-value="shown.procedure.id"
+      @update:model-value="chosen = $event"
+    />
     <p class="said">
       {{ marginInWords(margin, view.joint.brief) }}
       That is
@@ -113,11 +112,6 @@ const wins = computed(() => {
 section {
   display: grid;
   gap: 12px;
-}
-.which {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
 }
 .said {
   font-size: 1.125rem;

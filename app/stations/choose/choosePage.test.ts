@@ -2,7 +2,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { buildDemoBench } from '../../../demo/bench'
-import { mountAt } from '../../testing/mountAt'
+import { mountAt, shown } from '../../testing/mountAt'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
@@ -92,13 +92,7 @@ describe('the result', () => {
       corrected: [],
     }))
     const { wrapper, bench } = await mountAt(tables, '/joint/h2/choose')
-    await vi.waitFor(
-      async () => {
-        await flushPromises()
-        expect(wrapper.find('[data-school="points"]').exists()).toBe(true)
-      },
-      { timeout: 20_000 },
-    )
+    await shown({ wrapper }, '[data-school="points"]')
     expect(wrapper.find('[data-real-joint]').exists()).toBe(false)
     const select = wrapper.find<HTMLSelectElement>('.decide select')
     const best = tables.procedure.find((one) => one.joint === 'h2' && one.letter === 'B')!
@@ -122,13 +116,7 @@ describe('the result', () => {
     decision.known.required = 0.1
     decision.known.forecasts = [{ procedure: decision.procedure, chance: 0.9, db: 9 }]
     const { wrapper } = await mountAt(tables, '/joint/h1/choose')
-    await vi.waitFor(
-      async () => {
-        await flushPromises()
-        expect(wrapper.find('[data-guesses]').exists()).toBe(true)
-      },
-      { timeout: 20_000 },
-    )
+    await shown({ wrapper }, '[data-guesses]')
     expect(wrapper.find('[data-rests-on]').text()).toMatch(
       /The shortlist said it serves in about 9 in 10 such joints; its pulls held what was asked/,
     )

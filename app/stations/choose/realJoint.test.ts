@@ -2,7 +2,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { buildDemoBench } from '../../../demo/bench'
-import { mountAt, type Mounted } from '../../testing/mountAt'
+import { mountAt, shown } from '../../testing/mountAt'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
@@ -25,16 +25,6 @@ function washed(tables: Tables, keeps: number) {
     } as typeof reading)
   }
 }
-const shown = async ({ wrapper }: Mounted) => {
-  await vi.waitFor(
-    async () => {
-      await flushPromises()
-      expect(wrapper.find('[data-real-joint]').exists()).toBe(true)
-    },
-    { timeout: 20_000 },
-  )
-  return wrapper.find('[data-real-joint]')
-}
 const rows = (part: Awaited<ReturnType<typeof shown>>) => part.findAll('tbody tr').map((one) => one.text())
 const newton = (row: string) => Number(/([\d.]+) N/.exec(row)![1])
 
@@ -42,7 +32,7 @@ describe('what the real joint holds', () => {
   beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
 
   it('goes from what the coupons held to the real joint, a line for each thing that takes of it', async () => {
-    const part = await shown(await mountAt(buildDemoBench(NOW), '/joint/h1/choose'))
+    const part = await shown(await mountAt(buildDemoBench(NOW), '/joint/h1/choose'), '[data-real-joint]')
     const lines = rows(part)
     expect(lines[0]).toMatch(/As pulled.*measured/)
     expect(lines[1]).toMatch(/−5 °C cold× 80 %, why\?typical, not tested/)
@@ -61,7 +51,7 @@ describe('what the real joint holds', () => {
       })(),
       '/joint/h1/choose',
     )
-    const part = await shown(mounted)
+    const part = await shown(mounted, '[data-real-joint]')
     const wet = part.findAll('tbody tr').find((one) => one.text().includes('Splashes'))!
     expect(wet.attributes('data-basis')).toBe('measured')
     const share = Number(/× (\d+) %/.exec(wet.text())![1])
@@ -83,7 +73,7 @@ describe('what the real joint holds', () => {
 
   it('can be seen for each procedure', async () => {
     const mounted = await mountAt(buildDemoBench(NOW), '/joint/h1/choose')
-    const part = await shown(mounted)
+    const part = await shown(mounted, '[data-real-joint]')
     const before = part.find('.said').text()
     await part.findAll('.which button')[1]!.trigger('click')
     expect(part.find('.said').text()).not.toBe(before)

@@ -3,7 +3,7 @@ import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Item } from '../../../core/choice/criteria'
 import { buildDemoBench } from '../../../demo/bench'
-import { mountAt, type Mounted } from '../../testing/mountAt'
+import { mountAt, press, shown, type Mounted } from '../../testing/mountAt'
 import { moveWords, neededWords, valueText, whyWords } from './weighWords'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
@@ -41,25 +41,11 @@ function chooseOf(loads: Record<string, number[]>, change: (tables: Tables) => v
   change(tables)
   return mountAt(tables, '/joint/h2/choose')
 }
-const weighed = async ({ wrapper }: Mounted) => {
-  await vi.waitFor(
-    async () => {
-      await flushPromises()
-      expect(wrapper.find('[data-school="points"]').exists()).toBe(true)
-    },
-    { timeout: 20_000 },
-  )
-  return wrapper.find('[data-weighed]')
+const weighed = async (mounted: Mounted) => {
+  await shown(mounted, '[data-school="points"]')
+  return mounted.wrapper.find('[data-weighed]')
 }
 const first = ({ wrapper }: Mounted, school: string) => wrapper.find(`[data-school="${school}"] .first`).text()
-const press = async ({ wrapper }: Mounted, words: RegExp) => {
-  await wrapper
-    .findAll('button')
-    .find((one) => words.test(one.text()))!
-    .trigger('click')
-  await flushPromises()
-}
-
 describe('all that counts', () => {
   beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
 
@@ -121,16 +107,8 @@ describe('all that counts', () => {
 
 describe('the next best test', () => {
   beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
-  const next = async ({ wrapper }: Mounted) => {
-    await vi.waitFor(
-      async () => {
-        await flushPromises()
-        expect(wrapper.find('[data-next-test]').exists()).toBe(true)
-      },
-      { timeout: 20_000 },
-    )
-    return wrapper.find('[data-next-test]')
-  }
+  const next = (mounted: Mounted) =>
+    shown(mounted, '[data-next-test] select').then(() => mounted.wrapper.find('[data-next-test]'))
 
   it('says stop where another test would hardly change the choice', async () => {
     const mounted = await chooseOf({ A: [60, 61, 62], B: [900, 910, 920], C: [30, 31, 32], D: [40, 41, 42] })
@@ -176,14 +154,7 @@ describe('what was not tested', () => {
     await flushPromises()
     expect(mounted.wrapper.text()).toMatch(/Not measured, and filled in: .*kept after 3 washes/)
     expect(mounted.wrapper.text()).toMatch(/sum ÷ [\d.]+, the weights/)
-    await vi.waitFor(
-      async () => {
-        await flushPromises()
-        expect(part.find('[data-weights] .ask-why').exists()).toBe(true)
-      },
-      { timeout: 20_000 },
-    )
-    await part.find('[data-weights] .ask-why').trigger('click')
+    await (await shown(mounted, '[data-weights] .ask-why')).trigger('click')
     await flushPromises()
     expect(mounted.wrapper.find('#why').text()).toMatch(/how far the weight of strength may move/)
     mounted.wrapper.unmount()

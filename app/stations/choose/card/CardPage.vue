@@ -6,6 +6,7 @@ import { useJoint } from '../../../bench/jointView'
 import { useBench } from '../../../bench/store'
 import { saveBlob } from '../../../frame/saveFile'
 import ActButton from '../../../look/ActButton.vue'
+import OneOf from '../../../look/OneOf.vue'
 import CardSheet from './CardSheet.vue'
 import { pictureOf } from './picture'
 
@@ -18,7 +19,10 @@ const decision = computed(() => view.value?.decision ?? null)
 const procedure = computed(() => bench.get('procedure', decision.value?.procedure ?? null))
 const round = computed(() => bench.get('round', decision.value?.round ?? null))
 const size = ref<'A5' | 'A6'>('A5')
-const sizes = { A5: 'A5, 148 × 210 mm', A6: 'A6, 105 × 148 mm' } as const
+const sizes = [
+  { value: 'A5', words: 'A5, 148 × 210 mm' },
+  { value: 'A6', words: 'A6, 105 × 148 mm' },
+] as const
 const address = computed(
   () => new URL(router.resolve({ name: 'card', params: { joint: props.joint } }).href, location.href).href,
 )
@@ -61,16 +65,7 @@ const canSend = computed(() => {
     <div class="acts no-print">
       <v-btn class="alt" :to="{ name: 'choose', params: { joint } }">Back to the choice</v-btn>
       <template v-if="decision">
-        <div class="sizes" role="group" aria-label="Size of the card">
-          <v-btn
-            v-for="(words, one) in sizes"
-            :key="one"
-            :class="one === size ? 'alt' : 'quiet'"
-            :aria-pressed="one === size"
-            @click="size = one"
-            >{{ words }}</v-btn
-          >
-        </div>
+        <OneOf v-model="size" label="Size of the card" :options="sizes" />
         <v-btn class="go" @click="printIt">Print this card</v-btn>
         <ActButton v-if="canSend" class="alt" :act="send">Send it as a picture</ActButton>
         <ActButton class="alt" :act="save">Save it as a picture</ActButton>
@@ -92,8 +87,7 @@ const canSend = computed(() => {
 .page {
   padding: 20px 28px 60px;
 }
-.acts,
-.sizes {
+.acts {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;

@@ -1,9 +1,8 @@
 // @vitest-environment happy-dom
-import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { STANDARD_GRAVITY } from '../../../../core/quantities/units'
 import { buildDemoBench } from '../../../../demo/bench'
-import { mountAt } from '../../../testing/mountAt'
+import { mountAt, press } from '../../../testing/mountAt'
 import { pictureOf } from './picture'
 
 vi.mock('../../../workers/client', async () => (await import('../../../testing/noWorker')).workerHere())
@@ -17,14 +16,6 @@ const cardOf = (change: (tables: Tables) => void = () => {}) => {
   return mountAt(tables, '/joint/h1/card')
 }
 const briefOf = (tables: Tables) => tables.joint.find(({ id }) => id === 'h1')!.brief
-const press = async (wrapper: Awaited<ReturnType<typeof mountAt>>['wrapper'], words: RegExp) => {
-  await wrapper
-    .findAll('button')
-    .find((one) => words.test(one.text()))!
-    .trigger('click')
-  await flushPromises()
-}
-
 describe('the card', () => {
   beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
 
@@ -49,7 +40,7 @@ describe('the card', () => {
   it('is smaller as A6, keeps its steps and cautions, and leaves the pulls to the larger one', async () => {
     const { wrapper } = await cardOf()
     const steps = wrapper.findAll('.steps li').length
-    await press(wrapper, /^A6/)
+    await press({ wrapper }, /^A6/)
     expect([...document.head.querySelectorAll('style')].map((one) => one.textContent).join()).toContain('105mm 148mm')
     expect(wrapper.findAll('.steps li')).toHaveLength(steps)
     expect(wrapper.find('[data-card]').text()).not.toMatch(/H1-A1/)
@@ -80,10 +71,10 @@ describe('the card', () => {
     })
     const names: string[] = []
     vi.mocked(pictureOf).mockResolvedValueOnce(new Blob(['x'], { type: 'image/png' }))
-    await press(wrapper, /Save it as a picture/)
+    await press({ wrapper }, /Save it as a picture/)
     expect(names).toEqual(['h1-card.png'])
     vi.mocked(pictureOf).mockRejectedValueOnce(new Error('out of memory'))
-    await press(wrapper, /Save it as a picture/)
+    await press({ wrapper }, /Save it as a picture/)
     expect(wrapper.find('[role="alert"]').text()).toMatch(/could not be made: out of memory/)
     saved.mockRestore()
     wrapper.unmount()

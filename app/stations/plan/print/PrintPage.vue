@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useJoint } from '../../../bench/jointView'
 import { plural } from '../../../look/figures'
+import OneOf from '../../../look/OneOf.vue'
 import BenchSheet from './BenchSheet.vue'
 import CutSheets from './CutSheets.vue'
 import LabelPages from './LabelPages.vue'
@@ -10,7 +11,9 @@ import LabelPages from './LabelPages.vue'
 const props = defineProps<{ joint: string }>()
 const view = useJoint(() => props.joint)
 const kinds = { labels: 'Labels', cut: 'Cut list', sheet: 'Bench sheet' } as const
-const shown = ref<keyof typeof kinds>('labels')
+type Kind = keyof typeof kinds
+const options = (Object.keys(kinds) as Kind[]).map((value) => ({ value, words: kinds[value] }))
+const shown = ref<Kind>('labels')
 const ready = computed(() => view.value?.round && view.value.coupons.length > 0)
 /** Many pages take a moment to lay out: the page says so first, and then does it. */
 const laidOut = ref(false)
@@ -29,15 +32,8 @@ const printIt = () => window.print()
   <main id="work" class="print-page" tabindex="-1">
     <header class="no-print">
       <h1>For the bench{{ view ? `, ${view.joint.name.toLowerCase()}` : '' }}</h1>
-      <div class="acts" role="group" aria-label="What to print">
-        <v-btn
-          v-for="(word, kind) in kinds"
-          :key="kind"
-          :class="shown === kind ? 'alt' : 'quiet'"
-          :aria-pressed="shown === kind"
-          @click="shown = kind"
-          >{{ word }}</v-btn
-        >
+      <div class="acts">
+        <OneOf v-model="shown" label="What to print" :options="options" />
         <span class="gap" />
         <v-btn v-if="ready" class="go" @click="printIt">Print the {{ kinds[shown].toLowerCase() }}</v-btn>
         <v-btn class="quiet" :to="{ name: 'plan', params: { joint } }">Back to the plan</v-btn>
