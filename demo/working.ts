@@ -1,5 +1,5 @@
 import { knownOf } from '../core/choice/known'
-import { marginOf } from '../core/choice/margin'
+import { marginOf } from '../core/choice/real/margin'
 import { modelReadings } from '../core/evidence/modelReadings'
 import { familyOf } from '../core/knowledge/families'
 import { materialClassOf } from '../core/knowledge/materials'

@@ -2,7 +2,7 @@
  * Are decisions as sure as they say, and is “stop” right? Simulated rounds whose truth is known (minutes). Prints a
  * table for docs/decisions.md. `npm run decisions [rounds] [rounds of “stop”]`
  */
-import { nextBest } from '../core/choice/next'
+import { nextBest } from '../core/choice/next/next'
 import { desirability, type Directed } from '../core/choice/rank'
 import { judge, prepareRound } from '../core/choice/weighRound'
 import { normalDraw, seededRandom, type Random } from '../core/planning/random'

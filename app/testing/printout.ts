@@ -1,6 +1,6 @@
 import { careFor } from '../../core/care/care'
 import { glueCautions, stepCautions } from '../../core/care/steps'
-import { exposuresNamed } from '../../core/choice/surroundings'
+import { exposuresNamed } from '../../core/choice/real/surroundings'
 import { couponSize } from '../../core/coupons/size'
 import { demands } from '../../core/loads/demand'
 import { armWords } from '../../core/planning/arms'

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { nextBest } from '../../core/choice/next'
+import { nextBest } from '../../core/choice/next/next'
 import type { ModelReading } from '../../core/statistics/data'
 import { analyse } from '../../core/statistics/analyse'
 import { verb } from './verb'

@@ -4,8 +4,8 @@ import { openBrief, type Brief } from '../records/joint'
 import { analyse } from '../statistics/analyse'
 import type { ModelReading } from '../statistics/data'
 import { headline, passVerdict } from './headline'
-import { marginOf } from './margin'
-import { exposuresNamed } from './surroundings'
+import { marginOf } from './real/margin'
+import { exposuresNamed } from './real/surroundings'
 import { requiredLoad, requiredStrength } from '../loads/requirement'
 
 const brief = (patch: Partial<Brief>): Brief => ({ ...openBrief(), ...patch })

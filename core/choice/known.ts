@@ -1,5 +1,5 @@
 import type { Decision } from '../records/round'
-import type { Margin } from './margin'
+import type { Margin } from './real/margin'
 import type { ProcedureSummary } from '../statistics/analyse'
 
 /**

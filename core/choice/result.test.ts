@@ -11,9 +11,9 @@ import { forecastResult } from './forecasts'
 import { guessRecord, openedHunch } from './hunch'
 import { jointCost } from './jointCost'
 import { knownOf } from './known'
-import { marginOf } from './margin'
+import { marginOf } from './real/margin'
 import { metExposures } from './met'
-import { exposuresNamed } from './surroundings'
+import { exposuresNamed } from './real/surroundings'
 
 const coupon = (id: string, arm = 'a1', procedure = 'p'): Coupon =>
   ({ id, label: `H1-${id}`, arm, procedure, size: {}, stamps: [], deviations: [] }) as unknown as Coupon

@@ -6,9 +6,9 @@ import { usualExposure } from '../planning/newArm'
 import type { Brief } from '../records/joint'
 import { directed, type CriteriaInput, type Item } from './item'
 import { KEPT_MUST, KEPT_PLENTY, KEPT_UNKNOWN } from './itemParts'
-import { typicalKept } from './knockDown'
+import { typicalKept } from './real/knockDown'
 import { keptPairs, keptQuestion } from './shareKept'
-import { surroundings, type SurroundingId } from './surroundings'
+import { surroundings, type SurroundingId } from './real/surroundings'
 
 /** The exposure of coupons that stands for what the brief names; none stands for years. */
 const exposureFor = (id: SurroundingId, { water }: Brief): ExposureKind | null => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Item } from '../../../core/choice/criteria'
-import { MORE, type TestOption } from '../../../core/choice/nextTests'
+import { MORE, type TestOption } from '../../../core/choice/next/further'
 import type { WeighResult } from '../../../core/choice/weighRound'
 import { addCoupons, armFor } from '../../../core/planning/addCoupons'
 import { armWords } from '../../../core/planning/arms'

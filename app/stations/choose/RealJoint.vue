@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { marginInWords, basisWords, winWords } from '../../../core/choice/marginWords'
-import { WANTED_TIMES, winsOf } from '../../../core/choice/win'
+import { marginInWords, basisWords, winWords } from '../../../core/choice/real/marginWords'
+import { WANTED_TIMES, winsOf } from '../../../core/choice/real/win'
 import type { TestId } from '../../../core/knowledge/testKinds'
 import { measured } from '../../../core/quantities/betterUnit'
 import { familyTimes, type JointView } from '../../bench/jointView'
@@ -135,6 +135,7 @@ thead th {
 }
 .r {
   text-align: right;
+  white-space: nowrap;
 }
 .sum > * {
   font-weight: 650;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { forecastResult } from '../../../core/choice/forecasts'
-import { basisWords } from '../../../core/choice/marginWords'
+import { basisWords } from '../../../core/choice/real/marginWords'
 import { measured } from '../../../core/quantities/betterUnit'
 import type { Decision } from '../../../core/records/round'
 import { chanceWords } from '../../../core/screening/chanceWords'

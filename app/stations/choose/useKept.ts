@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { keptAsked, type KeptAsked, type KeptShare } from '../../../core/choice/keptShares'
+import { keptAsked, type KeptAsked, type KeptShare } from '../../../core/choice/real/keptShares'
 import { ownReadings } from '../../../core/readings/counting'
 import { steady } from '../../bench/steady'
 import type { useBench } from '../../bench/store'

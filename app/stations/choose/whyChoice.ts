@@ -1,6 +1,6 @@
 import { measured } from '../../../core/quantities/betterUnit'
-import { OVERLAP_CAP } from '../../../core/choice/margin'
-import { basisWords } from '../../../core/choice/marginWords'
+import { OVERLAP_CAP } from '../../../core/choice/real/margin'
+import { basisWords } from '../../../core/choice/real/marginWords'
 import { showMoney } from '../../../core/quantities/money'
 import type { RatioSummary } from '../../../core/statistics/analyse'
 import { testKinds, type TestId } from '../../../core/knowledge/testKinds'

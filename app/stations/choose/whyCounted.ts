@@ -1,6 +1,6 @@
-import type { Factor } from '../../../core/choice/factors'
+import type { Factor } from '../../../core/choice/real/factors'
 import type { Losses } from '../../../core/choice/losses'
-import { basisWords } from '../../../core/choice/marginWords'
+import { basisWords } from '../../../core/choice/real/marginWords'
 import type { RankedProcedure } from '../../../core/choice/ranks'
 import type { Moves } from '../../../core/choice/whatIf'
 import type { RatioSummary } from '../../../core/statistics/analyse'

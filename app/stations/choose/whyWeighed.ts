@@ -1,5 +1,5 @@
 import type { Item } from '../../../core/choice/criteria'
-import { MORE, type NextTests, type TestOption } from '../../../core/choice/nextTests'
+import { MORE, type NextTests, type TestOption } from '../../../core/choice/next/further'
 import { KNOCK_OUT_BY, type School } from '../../../core/choice/rank'
 import type { WeighResult } from '../../../core/choice/weighRound'
 import { showMoney } from '../../../core/quantities/money'

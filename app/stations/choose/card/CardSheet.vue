@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { basisWords, marginInWords } from '../../../../core/choice/marginWords'
-import { exposuresNamed } from '../../../../core/choice/surroundings'
+import { basisWords, marginInWords } from '../../../../core/choice/real/marginWords'
+import { exposuresNamed } from '../../../../core/choice/real/surroundings'
 import { metExposures } from '../../../../core/choice/met'
 import { glueCautions } from '../../../../core/care/steps'
 import { undoOf } from '../../../../core/knowledge/undo'

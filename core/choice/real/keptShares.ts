@@ -1,7 +1,7 @@
-import type { Reading } from '../records/reading'
-import type { Coupon, Exposure, Procedure, Round } from '../records/round'
-import { analyse, type AnalysisInput } from '../statistics/analyse'
-import { exposedName, keptPairs, keptQuestion } from './shareKept'
+import type { Reading } from '../../records/reading'
+import type { Coupon, Exposure, Procedure, Round } from '../../records/round'
+import { analyse, type AnalysisInput } from '../../statistics/analyse'
+import { exposedName, keptPairs, keptQuestion } from '../shareKept'
 
 /** What a procedure kept of its dry strength after an exposure, as it was pulled. */
 export interface KeptShare {

@@ -1,5 +1,5 @@
-import type { Brief } from '../records/joint'
-import type { Exposure } from '../records/round'
+import type { Brief } from '../../records/joint'
+import type { Exposure } from '../../records/round'
 
 export type SurroundingId = 'heat' | 'cold' | 'water' | 'years' | 'hanging'
 

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import { normalDraw, seededRandom } from '../planning/random'
-import type { ModelReading } from '../statistics/data'
-import { WEAK_Z } from '../statistics/summary'
-import { posteriorOf } from '../statistics/posterior'
-import { averagingPoints } from '../statistics/conditional'
-import type { Item } from './item'
-import { directed } from './item'
+import { normalDraw, seededRandom } from '../../planning/random'
+import type { ModelReading } from '../../statistics/data'
+import { WEAK_Z } from '../../statistics/summary'
+import { posteriorOf } from '../../statistics/posterior'
+import { averagingPoints } from '../../statistics/conditional'
+import type { Item } from '../item'
+import { directed } from '../item'
 import { nextBest } from './next'
-import { nextTests } from './nextTests'
-import { exposedName } from './shareKept'
+import { nextTests } from './further'
+import { exposedName } from '../shareKept'
 
 const exact = (procedure: string, ...values: number[]): ModelReading[] =>
   values.map((value) => ({ procedure, kind: 'exact', value }))

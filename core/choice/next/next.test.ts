@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { logLower } from '../statistics/__tests__/bruteForce'
-import type { ModelReading } from '../statistics/data'
+import { logLower } from '../../statistics/__tests__/bruteForce'
+import type { ModelReading } from '../../statistics/data'
 import { nextBest } from './next'
 
 const REQUIRED = 8

@@ -1,6 +1,6 @@
-import { waterRank, type Family } from '../knowledge/families'
+import { waterRank, type Family } from '../../knowledge/families'
 
-import type { Brief } from '../records/joint'
+import type { Brief } from '../../records/joint'
 import type { SurroundingId } from './surroundings'
 
 /** At this the tables' strengths were taken, °C. */

@@ -1,7 +1,7 @@
-import type { Family } from '../knowledge/families'
-import type { Brief } from '../records/joint'
-import { formulaOf, testKinds, type CouponSize, type TestId } from '../knowledge/testKinds'
-import { jointSize, requiredLoad, strengthPerN } from '../loads/requirement'
+import type { Family } from '../../knowledge/families'
+import type { Brief } from '../../records/joint'
+import { formulaOf, testKinds, type CouponSize, type TestId } from '../../knowledge/testKinds'
+import { jointSize, requiredLoad, strengthPerN } from '../../loads/requirement'
 import { factorsOf, type Factor, type PulledAfter } from './factors'
 
 /**

@@ -1,10 +1,10 @@
-import { CodedError } from '../errors'
+import { CodedError } from '../../errors'
 import { rowOf, valueAfter, valuesNow, type Ahead } from './ahead'
-import { averagingPoints, PRIOR_SD, type Conditional } from '../statistics/conditional'
-import type { ModelReading } from '../statistics/data'
-import { WEAK_Z } from '../statistics/summary'
+import { averagingPoints, PRIOR_SD, type Conditional } from '../../statistics/conditional'
+import type { ModelReading } from '../../statistics/data'
+import { WEAK_Z } from '../../statistics/summary'
 import { gridOf } from './grid'
-import { desirability, type Directed } from './rank'
+import { desirability, type Directed } from '../rank'
 
 export interface NextQuestion {
   /** what the weak joint must hold, and what is plenty, in the unit of the readings */

@@ -1,6 +1,6 @@
-import type { Conditional } from '../statistics/conditional'
-import { grouped, type ModelReading } from '../statistics/data'
-import { posteriorOf } from '../statistics/posterior'
+import type { Conditional } from '../../statistics/conditional'
+import { grouped, type ModelReading } from '../../statistics/data'
+import { posteriorOf } from '../../statistics/posterior'
 
 /** σ of the posterior’s grid with less weight than this add nothing that is seen. */
 const NEGLIGIBLE = 1e-6

@@ -1,11 +1,11 @@
-import { averagingPoints, type Conditional } from '../statistics/conditional'
-import { WEAK_Z } from '../statistics/summary'
+import { averagingPoints, type Conditional } from '../../statistics/conditional'
+import { WEAK_Z } from '../../statistics/summary'
 import { rowOf, valueAfter, valuesNow, type Ahead, type Row } from './ahead'
-import type { Forecast } from './draws'
+import type { Forecast } from '../draws'
 import { gridOf, type Grid } from './grid'
-import type { DrawsFrom, Item, ItemTest } from './item'
-import { desirability, type RankCriterion } from './rank'
-import { exposedName } from './shareKept'
+import type { DrawsFrom, Item, ItemTest } from '../item'
+import { desirability, type RankCriterion } from '../rank'
+import { exposedName } from '../shareKept'
 
 /** Coupons that may be added at once: how many more are looked at. */
 export const MORE = [1, 2, 3] as const
