@@ -179,7 +179,7 @@ describe('what would win margin', () => {
   it('is said in the maker’s words', () => {
     const asked = input({})
     const margin = marginOf(asked.brief, 'lap-shear', 0.5, {}, epoxy)!
-    expect(marginInWords(margin, asked.brief)).toBe(
+    expect(marginInWords(margin, asked.brief).replaceAll('\u00a0', ' ')).toBe(
       'One joint holds about 12 kg hanging still; yours asks 4 kg, which counts as 8 kg as it is walked with.',
     )
     const wins = winsOf(asked, procedure({}), [], {})!

@@ -6,9 +6,9 @@ import type { FactorBasis } from './factors'
 import type { Margin } from './margin'
 import type { Wins } from './win'
 
-/** A mass as one says it: no more digits than it is known by. */
+/** A mass as one says it: no more digits than it is known by, and its unit on the same line. */
 const mass = (inKg: number, digits: number): string =>
-  inKg < 1 ? `${+(1000 * inKg).toPrecision(digits)} g` : `${+inKg.toPrecision(digits)} kg`
+  inKg < 1 ? `${+(1000 * inKg).toPrecision(digits)}\u00a0g` : `${+inKg.toPrecision(digits)}\u00a0kg`
 const kg = (newton: number): string => mass(newton / STANDARD_GRAVITY, 2)
 const moved = {
   still: '',

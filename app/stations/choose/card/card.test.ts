@@ -30,7 +30,7 @@ describe('the card', () => {
     const { margin, holdsN } = bench.all('decision')[0]!.known
     expect(text).toContain(`${margin!.toFixed(2)} times the required load`)
     const kilos = holdsN! / STANDARD_GRAVITY
-    expect(text).toContain(`One joint holds about ${kilos.toFixed(1)} kg hanging still`)
+    expect(text).toContain(`One joint holds about ${kilos.toFixed(1)}\u00a0kg hanging still`)
     expect(text).toMatch(/−5 °C cold: 80 % left, typical, not tested/)
     expect(text).toMatch(/H1-A1 [\d.]+, /)
     expect(wrapper.find('svg.code').attributes('aria-label')).toMatch(/\/joint\/h1\/card$/)
