@@ -10,8 +10,9 @@ import { glueShare, recipe } from './mix'
 import { LEAST_MIX_G } from './mixing'
 import { gramsPerCm2, WASTE } from './needs'
 
-/** One mix of the build's own joints. */
+/** Mixes of the build's own joints that are alike: how many, and of each the joints it serves and its weight. */
 export interface RealMix {
+  times: number
   joints: number
   grams: number
 }
@@ -46,12 +47,7 @@ export function realJoint(procedure: Procedure, family: Family, brief: Brief): R
   const eachG = areaCm2 * gramsPerCm2(procedure, family)
   const fit = perMix(procedure, family, areaCm2)
   const mixed = procedure.steps.some(({ kind }) => kind === 'mix')
-  const a = fit ?? (mixed ? joints : 0)
-  const mixes: RealMix[] = []
-  for (let left = joints; a > 0 && left > 0; left -= a) {
-    const some = Math.min(a, left)
-    mixes.push({ joints: some, grams: Math.max(LEAST_MIX_G, some * eachG * glueShare(procedure)) })
-  }
+  const mixes = mixed ? mixesOf(joints, fit ?? joints, eachG * glueShare(procedure)) : []
   const cover = coverS(areaCm2, family)
   const skinsS = skins(family) ? family.openS : null
   return {
@@ -69,25 +65,24 @@ export function realJoint(procedure: Procedure, family: Family, brief: Brief): R
   }
 }
 
+/** So many full mixes, and one for what is left. */
+function mixesOf(joints: number, fit: number, eachG: number): RealMix[] {
+  const mix = (times: number, of: number): RealMix[] =>
+    times > 0 && of > 0 ? [{ times, joints: of, grams: Math.max(LEAST_MIX_G, of * eachG) }] : []
+  return [...mix(Math.floor(joints / fit), fit), ...mix(1, joints % fit)]
+}
+
 const g = (grams: number) => measured(grams, 'g')
 const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
 const mm = (length: number) => +length.toPrecision(3)
 
-/** The same mixes in a row are said once: “3 of 12.0 g for 4 joints each, 1 of 5.00 g for 2 joints”. */
-function mixWords(mixes: readonly RealMix[]): string {
-  const groups: { of: RealMix; times: number }[] = []
-  for (const of of mixes) {
-    const last = groups.at(-1)
-    if (last?.of.joints === of.joints) last.times += 1
-    else groups.push({ of, times: 1 })
-  }
-  return groups
+/** “3 of 12.0 g for 4 joints each, 1 of 5.00 g for 2 joints” */
+const mixWords = (mixes: readonly RealMix[]): string =>
+  mixes
     .map(
-      ({ of, times }) =>
-        `${times} of ${g(of.grams)} for ${count(of.joints, 'joint')}${times > 1 && of.joints > 0 ? ' each' : ''}`,
+      ({ times, joints, grams }) => `${times} of ${g(grams)} for ${count(joints, 'joint')}${times > 1 ? ' each' : ''}`,
     )
     .join(', ')
-}
 
 /** What the real joints take, a line each, as it is read at the bench. */
 export function realJointWords(of: RealJoint): string[] {

@@ -159,6 +159,7 @@ watch(
         :leader="told?.leader ?? null"
         :unit="kind.unit"
         :hunch="hunch"
+        :pending="keptShares === null"
         :name-of="nameOf"
       />
     </template>

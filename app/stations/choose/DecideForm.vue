@@ -23,6 +23,8 @@ const props = defineProps<{
   /** what the pulls speak for */
   leader: string | null
   unit: string
+  /** the margin is not worked out yet, and would be missing from what is kept */
+  pending: boolean
   /** what was expected and what came out, once all is pulled */
   hunch: HunchResult | null
   nameOf: (id: string) => string
@@ -42,6 +44,8 @@ async function decide() {
   if (!candidate) return void (complaint.value = 'Choose one of the procedures.')
   if (!reason.value.trim())
     return void (complaint.value = 'Give the reason in a few words: in a year it is what you look for.')
+  if (props.pending)
+    return void (complaint.value = 'A moment: what the exposures left is still being worked out for the margin.')
   complaint.value = ''
   const record = {
     id: newId(),
