@@ -11,7 +11,7 @@ import { capital, figure } from '../../look/figures'
 import OneOf from '../../look/OneOf.vue'
 import type { Candidate } from './round'
 import { whyMargin } from './whyChoice'
-import { whyFactor } from './whyCounted'
+import { whyFactor, whyWin } from './whyCounted'
 
 /** What the real joint holds with one of the procedures: what its surroundings take, and what would win margin. */
 const props = defineProps<{ view: JointView; candidates: Candidate[]; leader: string | null; test: TestId }>()
@@ -26,12 +26,12 @@ const margin = computed(() => shown.value?.margin ?? null)
 const nameOf = (id: string) => props.candidates.find(({ procedure }) => procedure.id === id)?.procedure.name ?? '?'
 const wins = computed(() => {
   const { arm, joint } = props.view
-  if (!shown.value || !margin.value || !arm) return []
+  if (!shown.value || !margin.value || !arm) return null
   const lows = Object.fromEntries(
     able.value.map(({ procedure, summary }) => [procedure.id, summary!.weakJoint.low95] as const),
   )
   const { procedure, summary } = shown.value
-  const found = winsOf(
+  return winsOf(
     {
       brief: joint.brief,
       test: props.test,
@@ -44,8 +44,8 @@ const wins = computed(() => {
     able.value.map((one) => one.procedure),
     lows,
   )
-  return found ? winWords(found, WANTED_TIMES, nameOf) : []
 })
+const winLines = computed(() => (wins.value ? winWords(wins.value, WANTED_TIMES, nameOf) : []))
 </script>
 
 <template>
@@ -103,7 +103,9 @@ const wins = computed(() => {
     </table>
     <h3>What would win margin</h3>
     <ul class="wins num">
-      <li v-for="line in wins" :key="line">{{ line }}</li>
+      <li v-for="line in winLines" :key="line.by">
+        <AskWhy :why="() => whyWin(line, wins!, margin!, WANTED_TIMES)">{{ line.words }}</AskWhy>
+      </li>
     </ul>
   </section>
 </template>

@@ -32,7 +32,8 @@ describe('what the real joint holds', () => {
   beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
 
   it('goes from what the coupons held to the real joint, a line for each thing that takes of it', async () => {
-    const part = await shown(await mountAt(buildDemoBench(NOW), '/joint/h1/choose'), '[data-real-joint]')
+    const mounted = await mountAt(buildDemoBench(NOW), '/joint/h1/choose')
+    const part = await shown(mounted, '[data-real-joint]')
     const lines = rows(part)
     expect(lines[0]).toMatch(/As pulled.*measured/)
     expect(lines[1]).toMatch(/−5 °C cold× 80 %, why\?typical, not tested/)
@@ -40,6 +41,22 @@ describe('what the real joint holds', () => {
     expect(newton(lines.at(-1)!)).toBeCloseTo(newton(lines[0]!) * 0.8 * 0.9, 0)
     expect(lines.at(-1)).toMatch(/in part on estimates/)
     expect(part.text()).toMatch(/For 3 times the load: width \d+ mm instead of 25 mm/)
+    const opened = async (words: RegExp) => {
+      await part
+        .findAll('.wins .ask-why')
+        .find((one) => words.test(one.text()))!
+        .trigger('click')
+      await flushPromises()
+      return mounted.wrapper.find('#why').text()
+    }
+    const [, times] = /= ([\d.]+) times/.exec(await opened(/^For 3 times/))!
+    expect(Number(times)).toBeGreaterThanOrEqual(3)
+    expect(await opened(/coat: not tested/)).toMatch(/it rests on nothing yet/)
+    const [, required, holds, fixing] = /([\d.]+) N required− ([\d.]+) N that.*= ([\d.]+) N/.exec(
+      await opened(/fixing/),
+    )!
+    expect(3 * Number(required) - Number(holds)).toBeCloseTo(Number(fixing), 0)
+    mounted.wrapper.unmount()
   }, 40_000)
 
   it('takes what was measured in place of what is typical, and opens in Why', async () => {

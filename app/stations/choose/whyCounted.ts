@@ -1,6 +1,10 @@
+import { measured } from '../../../core/quantities/betterUnit'
+import type { Decision } from '../../../core/records/round'
 import type { Factor } from '../../../core/choice/real/factors'
 import type { Losses } from '../../../core/choice/losses'
-import { basisWords } from '../../../core/choice/real/marginWords'
+import type { Margin } from '../../../core/choice/real/margin'
+import { basisWords, type WinLine } from '../../../core/choice/real/marginWords'
+import type { Wins } from '../../../core/choice/real/win'
 import type { RankedProcedure } from '../../../core/choice/ranks'
 import type { Moves } from '../../../core/choice/whatIf'
 import type { RatioSummary } from '../../../core/statistics/analyse'
@@ -79,3 +83,62 @@ export const whyMove = (what: string, move: Moves): Explanation => ({
   formula: ['the weight is halved towards the place where the first changes', 'on 1,500 of the draws'],
   source: ['docs/methods.md, criteria on Choose.'],
 })
+
+/** Why a change of the joint wins what it does. */
+export function whyWin({ by, words }: WinLine, wins: Wins, margin: Margin, wanted: number): Explanation {
+  const left = margin.factors.reduce((all, { share }) => all * share, 1)
+  const at = (size: Wins['sized']): string[] =>
+    size
+      ? [
+          `${size.side} ${size.mm} mm instead of ${figure(size.nowMm)} mm, in the test’s own formula`,
+          ...(margin.factors.length ? [`× ${figure(left)} left after its surroundings`] : []),
+          `÷ ${measured(margin.requiredN, 'N')} required`,
+          `= ${figure(size.times)} times`,
+        ]
+      : []
+  const formula = {
+    size: at(wins.sized),
+    'no size': ['up to fifty times the length, and the width'],
+    overlap: at(wins.doubled),
+    coats: wins.coats ? ['weak joint with more coats ÷ with these', `= ${figure(wins.coats.times)} times`] : [],
+    fixing: [
+      `${wanted} × ${measured(margin.requiredN, 'N')} required`,
+      `− ${measured(margin.holdsN, 'N')} that the joint holds`,
+      `= ${measured(wins.fixingN, 'N')}`,
+    ],
+  }[by]
+  const assumed = {
+    size:
+      'The glue is taken to be as strong at that size as on the coupons; of a rigid lap only three tested overlaps ' +
+      'count.',
+    'no size': 'Of a rigid lap only three tested overlaps count.',
+    overlap: 'Twice as long, all else as it is; of a rigid lap only three tested overlaps count.',
+    coats: wins.coats
+      ? 'Both were pulled in the same test.'
+      : 'Nothing was measured of it, and no table is asked: it rests on nothing yet.',
+    fixing: 'Glue and fixing are seldom loaded at the same time: the fixing is what is left when the glue lets go.',
+  }[by]
+  return {
+    about: 'what would win margin',
+    lines: [words, assumed],
+    ...(formula.length && { formula }),
+    source: ['docs/methods.md, loads and margin.'],
+  }
+}
+
+/** What the margin of a decision rested on when it was made. */
+export function whyKnown({ known }: Pick<Decision, 'known'>): Explanation {
+  const factors = known.factors ?? []
+  const left = factors.reduce((all, { share }) => all * share, 1)
+  return {
+    about: 'margin, as it was when it was decided',
+    lines: factors.map(({ words, basis }) => `${capital(words)}: ${basisWords[basis]}.`),
+    formula: [
+      ...(known.holdsN ? [`${measured(known.holdsN / left, 'N')} as pulled, at the real size`] : []),
+      ...factors.map(({ words, share }) => `× ${figure(share)} for ${words}`),
+      ...(known.requiredN ? [`÷ ${measured(known.requiredN, 'N')} required`] : []),
+      `= ${known.margin === null ? '–' : figure(known.margin)} times`,
+    ],
+    source: ['Kept with the decision; what is known since stands above.'],
+  }
+}

@@ -183,7 +183,7 @@ describe('what would win margin', () => {
       'One joint holds about 12 kg hanging still; yours asks 4 kg, which counts as 8 kg as it is walked with.',
     )
     const wins = winsOf(asked, procedure({}), [], {})!
-    const lines = winWords(wins, 3, () => 'x')
+    const lines = winWords(wins, 3, () => 'x').map(({ words }) => words)
     expect(lines[0]).toBe('For 3 times the load: length 24 mm instead of 12 mm.')
     expect(lines.join(' ')).toContain('not tested here')
     expect(lines.at(-1)).toMatch(/would have to carry .* by itself for 3 times/)

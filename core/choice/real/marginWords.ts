@@ -36,6 +36,12 @@ export function marginInWords(margin: Pick<Margin, 'holdsN'>, brief: Brief): str
 const sizeWords = ({ side, mm, nowMm }: NonNullable<Wins['sized']>): string =>
   `${side} ${mm} mm instead of ${+nowMm.toPrecision(3)} mm`
 
+/** One way to win margin, in a sentence. */
+export interface WinLine {
+  by: 'size' | 'no size' | 'overlap' | 'coats' | 'fixing'
+  words: string
+}
+
 /**
  * What would win margin, a line each.
  * @param wanted the margin that the size and the fixing are for
@@ -44,26 +50,29 @@ export function winWords(
   { sized, doubled, fixingN, coats, nowCoats }: Wins,
   wanted: number,
   nameOf: (procedure: string) => string,
-): string[] {
-  const lines: string[] = []
-  if (sized && Math.ceil(sized.nowMm) !== sized.mm) {
+): WinLine[] {
+  const lines: WinLine[] = []
+  const add = (by: WinLine['by'], words: string) => void lines.push({ by, words })
+  if (!sized)
+    add('no size', `No size of this joint gives ${wanted} times the load: another glue, shape or a fixing would.`)
+  else if (Math.ceil(sized.nowMm) !== sized.mm) {
     const smaller = sized.mm < sized.nowMm ? ' It could be smaller.' : ''
-    lines.push(`For ${wanted} times the load: ${sizeWords(sized)}.${smaller}`)
+    add('size', `For ${wanted} times the load: ${sizeWords(sized)}.${smaller}`)
   }
-  if (!sized) lines.push(`No size of this joint gives ${wanted} times the load: another glue, shape or a fixing would.`)
-  if (doubled) lines.push(`Twice the overlap, ${doubled.mm} mm: ${figureOf(doubled.times)} times the load.`)
+  if (doubled) add('overlap', `Twice the overlap, ${doubled.mm} mm: ${figureOf(doubled.times)} times the load.`)
   if (coats) {
     const times = figureOf(coats.times)
-    lines.push(
-      `${coats.coats} coats, pulled as ${nameOf(coats.procedure)}: the weak joint holds ${times} times as much.`,
-    )
+    const name = nameOf(coats.procedure)
+    add('coats', `${coats.coats} coats, pulled as ${name}: the weak joint holds ${times} times as much.`)
   } else if (nowCoats > 0)
-    lines.push(
+    add(
+      'coats',
       `${nowCoats > 1 ? 'One more' : 'A second'} coat: not tested here, so nothing is counted on it; a procedure ` +
         `with ${nowCoats + 1} coats would tell.`,
     )
   if (fixingN > 0)
-    lines.push(
+    add(
+      'fixing',
       `A fixing beside the glue (stitches, a rivet, a screw) would have to carry ${kg(fixingN)} by itself for ` +
         `${wanted} times the load.`,
     )
