@@ -229,7 +229,7 @@ test('a spot test is planned, graded at the bench, and stands side by side on Ch
   }
   await expect(page.locator('.far')).toContainText('stains: plainly')
   await station(page, 'Choose')
-  await expect(page.getByRole('table')).toContainText('plainly')
+  await expect(page.getByRole('region', { name: 'Graded, side by side' })).toContainText('plainly')
   await expect(page.getByRole('heading', { name: 'Does it harm?' })).toBeVisible()
 })
 
