@@ -69,6 +69,13 @@ export interface JointView {
   progress: JointProgress
 }
 
+/** What was decided last for a joint. */
+export const latestDecision = (bench: BenchStore, joint: string): Decision | null =>
+  bench
+    .of('decision', joint)
+    .sort((x, y) => x.at - y.at)
+    .at(-1) ?? null
+
 /** A joint with all that hangs on it, as the records stand: no clock is in it. */
 export function viewJoint(bench: BenchStore, joint: Joint): JointView {
   const procedures = bench.of('procedure', joint.id).sort((x, y) => x.letter.localeCompare(y.letter))
@@ -82,11 +89,7 @@ export function viewJoint(bench: BenchStore, joint: Joint): JointView {
   const coupons = all.filter(counts)
   const every = coupons.flatMap((coupon) => bench.of('reading', coupon.id))
   const readings = ownReadings(every)
-  const decision =
-    bench
-      .of('decision', joint.id)
-      .sort((x, y) => x.at - y.at)
-      .at(-1) ?? null
+  const decision = latestDecision(bench, joint.id)
   return {
     joint,
     a: materialOf(bench, joint.brief.a.material),

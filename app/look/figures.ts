@@ -13,6 +13,9 @@ export function figure(value: number): string {
 export const percent = (share: number): string =>
   share > 0.995 ? 'over 99 %' : share < 0.005 ? 'under 1 %' : `${Math.round(share * 100)} %`
 
+/** A share that is no chance: 0 % and 100 % are said as they are. */
+export const wholePercent = (share: number): string => `${Math.round(100 * share)} %`
+
 /** "04:12" below an hour, "2 h 05" below two days, then days. */
 export function countdown(ms: number): string {
   const s = Math.max(0, Math.round(ms / 1000))

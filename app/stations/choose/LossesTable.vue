@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { keepsMore, lossesOf } from '../../../core/choice/losses'
 import type { JointView } from '../../bench/jointView'
 import AskWhy from '../../look/AskWhy.vue'
-import { plural } from '../../look/figures'
+import { plural, wholePercent as percent } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { whyLosses } from './whyCounted'
 
@@ -26,7 +26,6 @@ const said = computed(() => {
     ? `${first.name} keeps most: more than ${second.name} with ${Math.round(100 * chance)} % certainty.`
     : `${first.name} and ${second.name} can’t be told apart yet.`
 })
-const percent = (share: number) => `${Math.round(100 * share)} %`
 </script>
 
 <template>

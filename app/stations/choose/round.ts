@@ -11,7 +11,7 @@ import { fullCureS } from '../../../core/planning/steps'
 import type { Reading } from '../../../core/records/reading'
 import type { Arm, Coupon, Decision, Procedure } from '../../../core/records/round'
 import type { Analysis, AnalysisInput, ProcedureSummary } from '../../../core/statistics/analyse'
-import { familyTimes, type JointView } from '../../bench/jointView'
+import { familyTimes, latestDecision, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
 import { otherGlues } from '../../bench/otherGlues'
 import type { useBench } from '../../bench/store'
@@ -44,10 +44,7 @@ export const costOf = (bench: Store, view: JointView, procedure: Procedure): Joi
 
 /** Of every joint what was decided last. */
 export const latestDecisions = (bench: Store): Decision[] =>
-  bench.all('joint').flatMap(({ id }) => {
-    const [latest] = bench.of('decision', id).sort((x, y) => y.at - x.at)
-    return latest ? [latest] : []
-  })
+  bench.all('joint').flatMap(({ id }) => latestDecision(bench, id) ?? [])
 
 /** What was pulled after exposures and may say something of a procedure's real joint. */
 export const pulledAfter = (

@@ -8,11 +8,9 @@ import type { Wins } from '../../../core/choice/real/win'
 import type { RankedProcedure } from '../../../core/choice/ranks'
 import type { Moves } from '../../../core/choice/whatIf'
 import type { RatioSummary } from '../../../core/statistics/analyse'
-import { capital, figure, plural } from '../../look/figures'
+import { capital, figure, plural, wholePercent as percent } from '../../look/figures'
 import type { Explanation } from '../../look/why'
 import { moveWords } from './weighWords'
-
-const percent = (share: number) => `${Math.round(100 * share)} %`
 
 /** Why a share of many small things is kept. */
 export const whyLosses = (name: string, { pieces, before, lost, kept }: Losses): Explanation => ({
