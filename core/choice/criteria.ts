@@ -69,12 +69,13 @@ function armItem(input: CriteriaInput, arm: Arm): Item[] {
   const ids = new Set(own.map(({ id }) => id))
   const pulled = readings.filter(({ coupon }) => ids.has(coupon))
   const rest = { of: classOf(arm), name: armWords(arm), unit: testKinds[arm.test].unit, open: [] as string[] }
-  if (gradingOf(arm.test)) return gradedItem(input, arm, own, pulled, rest)
-  if (countsLosses(arm.test)) return lossesItem(input, arm, own, pulled, rest)
+  const pulls = { arm, own, pulled, rest }
+  if (gradingOf(arm.test)) return gradedItem(input, pulls)
+  if (countsLosses(arm.test)) return lossesItem(input, pulls)
   // After an exposure it is the share kept that counts, where there is a dry twin.
   if (arm.exposure && keptPairs(round).some(({ exposed }) => exposed.id === arm.id)) return []
   const model = modelReadings(arm.test, own, pulled)
-  const order = orderItem(input, arm, own, pulled, rest)
+  const order = orderItem(input, pulls)
   if (!model.length && order.length) return order
   const forecast = Object.fromEntries(
     facts.flatMap(({ procedure, family }) => {

@@ -27,14 +27,16 @@ const mean = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0
 /** What all criteria of an arm share. */
 export type Rest = Pick<Item, 'of' | 'name' | 'unit' | 'open'>
 
+/** An arm with its coupons and what was read of them. */
+export interface ArmPulls {
+  arm: Arm
+  own: readonly Coupon[]
+  pulled: readonly Reading[]
+  rest: Rest
+}
+
 /** Grades as the mean of the worst of each thing, 0 to 2; a procedure that was not looked at stands in the middle. */
-export function gradedItem(
-  { facts }: CriteriaInput,
-  arm: Arm,
-  own: readonly Coupon[],
-  pulled: readonly Reading[],
-  rest: Rest,
-): Item[] {
+export function gradedItem({ facts }: CriteriaInput, { arm, own, pulled, rest }: ArmPulls): Item[] {
   const values: Record<string, number> = {}
   const basis: Record<string, Basis> = {}
   const harm = arm.test === 'spot'
@@ -54,13 +56,7 @@ export function gradedItem(
 }
 
 /** What is counted: the share kept, of those not counted as the prior has it. */
-export function lossesItem(
-  { facts }: CriteriaInput,
-  arm: Arm,
-  own: readonly Coupon[],
-  pulled: readonly Reading[],
-  rest: Rest,
-): Item[] {
+export function lossesItem({ facts }: CriteriaInput, { arm, own, pulled, rest }: ArmPulls): Item[] {
   const found = lossesOf(countingReadings(pulled), new Map(own.map(({ id, procedure }) => [id, procedure])))
   if (!found.length) return []
   const of = (procedure: string) => found.find((one) => one.procedure === procedure)
@@ -85,13 +81,7 @@ export function lossesItem(
  * Pulls without a figure, by their order: the share of comparisons that a procedure wins, as surely as so many pulls
  * say. Of a procedure that has none nothing is known.
  */
-export function orderItem(
-  { facts }: CriteriaInput,
-  arm: Arm,
-  own: readonly Coupon[],
-  pulled: readonly Reading[],
-  rest: Rest,
-): Item[] {
+export function orderItem({ facts }: CriteriaInput, { arm, own, pulled, rest }: ArmPulls): Item[] {
   const procedureOf = new Map(own.map(({ id, procedure }) => [id, procedure]))
   const found = ranked(
     countingReadings(pulled).flatMap((reading) => {
