@@ -26,6 +26,7 @@ export type ErrorCode =
   | 'taken'
   | 'points-nowhere'
   | 'still-used'
+  | 'none-left'
   | 'bench-gone'
   | 'bench-damaged'
   | 'no-load'

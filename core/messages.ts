@@ -28,6 +28,7 @@ const sentences: Record<ErrorCode, string> = {
   damaged: 'The bench file is damaged at {field}: {detail}. Nothing was read in.',
   conflict: '{field} was changed elsewhere in the meantime. Nothing was written; look again and repeat the change.',
   taken: '{field}. Nothing was written.',
+  'none-left': 'Both benches have a {field}, and no other name is left for one of them. Rename one first.',
   'points-nowhere': '{field} needs {to}, which is no longer there. Nothing was written.',
   'still-used': '{field} is still used by {by}. Nothing was written.',
   'bench-gone': 'This bench is no longer kept here: {detail}',

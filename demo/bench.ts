@@ -9,7 +9,18 @@ import { openBrief, type Brief, type Joint } from '../core/records/joint'
 import type { Raw, Reading } from '../core/records/reading'
 import type { Coupon, Decision, Procedure, Round, Step } from '../core/records/round'
 import { noTables, type Tables } from '../core/records/tables'
-import { build, glues, houseRules, joints, offcuts, scrap, ownMaterials, type DemoJoint } from './scenario'
+import {
+  build as heron,
+  glues,
+  hearsay,
+  houseRules,
+  joints,
+  offcuts,
+  otherMaker,
+  ownMaterials,
+  scrap,
+  type DemoJoint,
+} from './scenario'
 import { simulatePull } from './simulator'
 import workedOut from './worked.json'
 
@@ -40,6 +51,7 @@ export function buildDemoBench(now: number, seed = 20261212): Tables {
     const chance = { gluing: seededRandom(seed + 1 + i), pulls: seededRandom(seed + 1120 + i) }
     addJoint(tables, scene, now, chance, now - (12 - i) * 24 * HOUR)
   })
+  addOther(tables, now, seed + 400)
   tables.cureCheck.push(...cureChecks(tables, random, now))
   const { joint, rule, adhesive, family, laidHoursAgo, lookedAfterMin } = scrap
   const { a, b } = tables.joint.find(({ id }) => id === joint)!.brief
@@ -77,23 +89,12 @@ export function demoShelf(now: number): Tables {
   }
   tables.build.push({
     id: 'heron',
-    name: build.name,
-    what: build.what,
-    budget: build.budget,
+    name: heron.name,
+    what: heron.what,
+    budget: heron.budget,
     inServiceBy: dayOf(now + 18 * 24 * HOUR),
   })
-  for (const { key, openedDaysAgo, left, label, aliases, ...glue } of glues) {
-    tables.adhesive.push({ id: key, ...glue, aliases: aliases ?? [], label: label ?? {}, note: '' })
-    tables.stock.push({
-      id: `${key}-pack`,
-      adhesive: key,
-      batch: '',
-      boughtOn: openedDaysAgo === null ? null : dayOf(now - (openedDaysAgo + 6) * 24 * HOUR),
-      openedOn: openedDaysAgo === null ? null : dayOf(now - openedDaysAgo * 24 * HOUR),
-      expiresOn: null,
-      left,
-    })
-  }
+  addGlues(tables, glues, now)
   for (const { key, ...material } of ownMaterials) tables.material.push({ id: key, ...material })
   for (const offcut of offcuts) tables.offcut.push({ ...offcut, note: '' })
   for (const { key, lookAgainInDays, ...rule } of houseRules)
@@ -107,6 +108,38 @@ export function demoShelf(now: number): Tables {
       lookAgainOn: dayOf(now + lookAgainInDays * 24 * HOUR),
     })
   return tables
+}
+
+function addGlues(tables: Tables, shelf: typeof glues, now: number, owner?: string): void {
+  for (const { key, openedDaysAgo, left, label, aliases, ...glue } of shelf) {
+    const whose = owner === undefined ? {} : { owner }
+    tables.adhesive.push({ id: key, ...whose, ...glue, aliases: aliases ?? [], label: label ?? {}, note: '' })
+    tables.stock.push({
+      id: `${key}-pack`,
+      adhesive: key,
+      batch: '',
+      boughtOn: openedDaysAgo === null ? null : dayOf(now - (openedDaysAgo + 6) * 24 * HOUR),
+      openedOn: openedDaysAgo === null ? null : dayOf(now - openedDaysAgo * 24 * HOUR),
+      expiresOn: null,
+      left,
+    })
+  }
+}
+
+/** Another maker's build with its pulls, as it stands here after their bench was put to this one; what was said. */
+function addOther(tables: Tables, now: number, seed: number): void {
+  const { id: owner, name, gauge, build: theirs, glues: shelf, joints: scenes } = otherMaker
+  tables.maker.push({ id: owner, name, gauge, at: now - 6 * 24 * HOUR })
+  tables.build.push({ ...theirs, owner, budget: null, inServiceBy: null })
+  addGlues(tables, shelf, now, owner)
+  const before = tables.reading.length
+  for (const scene of scenes) {
+    const chance = { gluing: seededRandom(seed), pulls: seededRandom(seed + 1) }
+    addJoint(tables, scene, now, chance, now - 40 * 24 * HOUR, theirs.id)
+  }
+  tables.reading = tables.reading.map((reading, i) => (i < before ? reading : { ...reading, owner }))
+  for (const { key, daysAgo, ...said } of hearsay)
+    tables.said.push({ id: key, ...said, adhesive: null, at: now - daysAgo * 24 * HOUR, lookAgainOn: null })
 }
 
 export function briefOf(scene: DemoJoint, inServiceBy: string | null): Brief {
@@ -129,11 +162,12 @@ function addJoint(
   now: number,
   chance: { gluing: Random; pulls: Random },
   createdAt: number,
+  build = 'heron',
 ): void {
   const id = scene.code.toLowerCase()
   const joint: Joint = {
     id,
-    build: 'heron',
+    build,
     code: scene.code,
     name: scene.name,
     createdAt,
@@ -173,7 +207,7 @@ function addJoint(
     order: 'shuffled',
     arms: [{ ...newArm(joint.brief, 'a1', scene.round.test, gluedAt - HOUR), size: scene.round.size }],
     control: procedures[0]!.id,
-    hunch: null,
+    hunch: scene.hunch ? { order: scene.hunch.map((key) => procedureId(scene, key)), at: gluedAt - HOUR / 2 } : null,
     weights: null,
     plannedAt: gluedAt - HOUR,
   }
@@ -208,7 +242,9 @@ function glueUp(
     if (task.readyAt > at) at = task.readyAt + 5_000 + random() * 40_000
     if (at >= now) break
     const coupon = list.find(({ id }) => id === task.coupon.id)!
-    coupon.stamps = [...coupon.stamps, ...stampsFor(task, Math.round(at))]
+    const { adhesive } = procedures.find(({ id }) => id === coupon.procedure)!
+    const stock = task.step.kind === 'apply' ? { stock: `${adhesive}-pack` } : {}
+    coupon.stamps = [...coupon.stamps, ...stampsFor(task, Math.round(at)).map((stamp) => ({ ...stamp, ...stock }))]
     if (task.step.kind === 'clamp' && random() < 0.06)
       coupon.deviations = [{ at: Math.round(at), text: 'clamp slipped a little, set again' }]
     at += 25_000 + random() * 50_000

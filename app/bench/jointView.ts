@@ -32,6 +32,9 @@ export function materialOf(bench: BenchStore, id: string | null): KnownMaterial 
   return { id, name: cls.name, cls, thicknessMm: null }
 }
 
+/** Class of a material id: own materials stand for their class; null for one that is gone. */
+export const classOfMaterial = (bench: BenchStore) => (id: string) => materialOf(bench, id)?.cls.id ?? null
+
 /** The hatch of a side in the seam drawing. */
 export function hatchOf(material: KnownMaterial | null): Hatch {
   if (!material) return 'open'

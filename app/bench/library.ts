@@ -33,6 +33,8 @@ interface Index {
   demoRemoved: boolean
 }
 
+/** the id of a bench that was never stored */
+const NEW_BENCH = 'new'
 const PREFIX = 'paste-bench-'
 const INDEX = `${PREFIX}index`
 const OPEN_KEY = 'paste-bench-open'
@@ -94,7 +96,9 @@ export async function rememberBench(id: string): Promise<void> {
  */
 export async function addBench(tables: Tables): Promise<string> {
   const id = newId()
-  const bench = { ...tables.bench[0]!, id }
+  const own = tables.bench[0]!
+  // Every copy of a bench says whose it is; a new one is its own.
+  const bench = { ...own, id, maker: own.maker ?? (own.id === NEW_BENCH ? id : own.id) }
   const storage = new BenchStorage(browserCells(PREFIX + id, 'ledger', true))
   try {
     await storage.create({ ...tables, bench: [bench] }, newId())
@@ -112,7 +116,7 @@ export async function addBench(tables: Tables): Promise<string> {
 }
 
 export const addEmptyBench = (name: string): Promise<string> =>
-  addBench({ ...noTables(), bench: [emptyBench('new', name, now())] })
+  addBench({ ...noTables(), bench: [emptyBench(NEW_BENCH, name, now())] })
 
 export async function renameListing(id: string, name: string): Promise<void> {
   await change((index) => index.benches.forEach((bench) => bench.id === id && (bench.name = name)))

@@ -5,6 +5,7 @@ import { CodedError } from '../../core/errors'
 import { sayError } from '../../core/messages'
 import { emptyBench, type Bench } from '../../core/records/bench'
 import { sameRecord, type Change, type Entry } from '../../core/records/entry'
+import { isOthers } from '../../core/records/together/owners'
 import { mergeEdit, withMine, type Clash } from '../../core/records/merge'
 import {
   noTables,
@@ -151,9 +152,18 @@ export const useBench = defineStore('bench', () => {
     track(table)
     return recordId === null ? null : (current?.ledger.records.get(table, recordId) ?? null)
   }
-  function all<T extends TableName>(table: T): RecordOf<T>[] {
+  /** What is there of a table, other makers' records among it. */
+  function everything<T extends TableName>(table: T): RecordOf<T>[] {
     track(table)
     return current?.ledger.records.all(table) ?? []
+  }
+  /** What is one's own of a table. */
+  function all<T extends TableName>(table: T): RecordOf<T>[] {
+    const rows = everything(table)
+    // Only where benches were put together is anything somebody else's.
+    if (!everything('maker').length || !current) return rows
+    const { records } = current.ledger
+    return rows.filter((row) => !isOthers(table, row, (owner, id) => records.get(owner, id)))
   }
   function of<T extends TableName>(table: T, owner: string): RecordOf<T>[] {
     track(table)
@@ -256,6 +266,7 @@ export const useBench = defineStore('bench', () => {
     openInMemory,
     get,
     all,
+    everything,
     of,
     write,
     edit,

@@ -1,6 +1,6 @@
 import { CodedError, type ErrorCode } from '../../core/errors'
 import { copyBench } from '../bench/copyBench'
-import { ownEvidence, type EvidenceTables, type PairEvidence } from '../../core/evidence/pairEvidence'
+import { gatheredEvidence, type EvidenceTables, type PairEvidence } from '../../core/evidence/pairEvidence'
 import { materialClassOf } from '../../core/knowledge/materials'
 import type { Brief } from '../../core/records/joint'
 import { openWordsByEffect, type OpenWord } from '../../core/screening/openWords'
@@ -27,7 +27,7 @@ export interface OpenWordsInput {
   room: Around['room']
 }
 
-/** The records of the joints whose pulls are looked through, and the class of each material in them. */
+/** The records of the rounds whose pulls are looked through, and the class of each material in them. */
 export interface EvidenceInput {
   tables: EvidenceTables
   classes: Record<string, string | null>
@@ -120,7 +120,7 @@ function work(request: Request, onProgress: Say): Result | Promise<Result> {
     }
     case 'evidence': {
       const { tables, classes } = request.input
-      return ownEvidence(tables, (material) => classes[material] ?? null)
+      return gatheredEvidence(tables, (material) => classes[material] ?? null)
     }
     case 'copy':
       return copyBench(request.input)

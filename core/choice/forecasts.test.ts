@@ -46,6 +46,15 @@ const pulled: PairEvidence = {
     { material: 'wood', state: null },
   ],
   test: 'lap-shear',
+  exposure: null,
+  owner: null,
+  joint: 'j',
+  round: 'r',
+  procedure: 'p',
+  arm: 'a1',
+  between: null,
+  weakJoint: null,
+  points: [],
   pulls: 4,
   valid: 4,
   typical: 0.1,
@@ -57,18 +66,20 @@ const pulled: PairEvidence = {
 }
 
 describe('the forecast that is kept with a decision', () => {
-  const of = (one: Procedure, evidence: Setting['evidence'], own: string[]) =>
-    forecastsOf({ ...setting, evidence }, [one], new Set(own))[0]!
+  const of = (one: Procedure, evidence: Setting['evidence'], round: string) =>
+    forecastsOf({ ...setting, evidence }, [one], round)[0]!
   it('is what the shortlist says of each procedure with its helpers', () => {
-    const plain = of(procedure({}), [], [])
+    const plain = of(procedure({}), [], 'r')
     const { db, chance } = judged(familyOf('epoxy-slow'), null, setting).screening
-    expect(plain).toEqual({ procedure: 'p', db, chance })
+    expect(plain).toMatchObject({ procedure: 'p', db, chance })
+    expect(plain.reasons!.every((one) => Math.abs(one.db) >= 3)).toBe(true)
+    expect(plain.reasons!.length).toBeGreaterThan(0)
     const dabs = judged(familyOf('epoxy-slow'), null, setting, { helpers: ['tack-and-cure'] }).screening
-    expect(of(procedure({ helpers: ['tack-and-cure'] }), [], []).db).toBe(dabs.db)
+    expect(of(procedure({ helpers: ['tack-and-cure'] }), [], 'r').db).toBe(dabs.db)
   })
   it('leaves the pulls of its own round out, and those of others in', () => {
-    const plain = of(procedure({}), [], []).db
-    expect(of(procedure({}), [pulled], ['H1-A1']).db).toBe(plain)
-    expect(of(procedure({}), [pulled], ['H9-A1']).db).toBeLessThan(plain)
+    const plain = of(procedure({}), [], 'r').db
+    expect(of(procedure({}), [pulled], 'r').db).toBe(plain)
+    expect(of(procedure({}), [pulled], 'another').db).toBeLessThan(plain)
   })
 })

@@ -17,6 +17,7 @@ export const knownOf = (
   // A typical strength whose top or bottom is open is no figure to hold on to.
   typical: summary && summary.open === null ? summary.typical.median : null,
   weakLow: summary && summary.open !== 'below' ? summary.weakJoint.low95 : null,
+  weakMedian: summary && summary.open !== 'below' ? summary.weakJoint.median : null,
   unit,
   margin: margin?.times ?? null,
   holdsN: margin?.holdsN ?? null,

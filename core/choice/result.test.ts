@@ -95,8 +95,8 @@ describe('a forecast held against the result', () => {
   const of = (known: object) => forecastResult({ procedure: 'a', known } as never)
   const forecasts = [{ procedure: 'a', chance: 0.8, db: 6 }]
   it('is what the chosen one was given, and whether its weak joint held what was required', () => {
-    expect(of({ forecasts, required: 2, weakLow: 2 })).toEqual({ chance: 0.8, held: true })
-    expect(of({ forecasts, required: 2, weakLow: 1.9 })).toEqual({ chance: 0.8, held: false })
+    expect(of({ forecasts, required: 2, weakLow: 2 })).toEqual({ chance: 0.8, held: 'held' })
+    expect(of({ forecasts, required: 2, weakLow: 1.9 })).toEqual({ chance: 0.8, held: 'unclear' })
     expect(of({ forecasts, weakLow: 1.9 })).toEqual({ chance: 0.8, held: null })
     expect(of({ forecasts: [], required: 2, weakLow: 2 })).toBeNull()
     expect(of({ required: 2, weakLow: 2 })).toBeNull()
@@ -111,6 +111,7 @@ describe('what was known at a decision', () => {
       pulls: 5,
       typical: 8,
       weakLow: 2,
+      weakMedian: 4,
       unit: 'MPa',
       margin: 3,
       holdsN: 30,
@@ -127,6 +128,7 @@ describe('what was known at a decision', () => {
       pulls: 0,
       typical: null,
       weakLow: null,
+      weakMedian: null,
       unit: 'N/mm',
       margin: null,
       holdsN: null,

@@ -8,12 +8,12 @@ import { borrow, type Cell, type PulledCell } from './borrow'
  */
 function longWay(pulled: readonly PulledCell[], cell: Cell): { shift: number; sd: number } {
   const key = ({ pair }: Cell) => pair.split('|').sort().join('|')
-  const names = new Set<string>(['m'])
-  const of = (one: Cell) => ['m', `a ${key(one)}`, `b ${one.family}`, `c ${key(one)} ${one.family}`]
+  const names = new Set<string>()
+  const of = (one: Cell) => [`m ${one.maker ?? ''}`, `a ${key(one)}`, `b ${one.family}`, `c ${key(one)} ${one.family}`]
   for (const one of [...pulled, cell]) for (const name of of(one)) names.add(name)
   const list = [...names]
   const n = list.length
-  const precision = list.map((name, i) => list.map((_, j) => (i === j ? 1 / (name === 'm' ? 0.25 : 0.16) : 0)))
+  const precision = list.map((name, i) => list.map((_, j) => (i === j ? 1 / (name.startsWith('m ') ? 0.25 : 0.16) : 0)))
   const right = list.map(() => 0)
   for (const one of pulled) {
     const at = of(one).map((name) => list.indexOf(name))
@@ -59,9 +59,10 @@ describe('the tables corrected by own pulls', () => {
       ['f', 'g', 'h'],
     ]
     for (let run = 0; run < 200; run++) {
-      const pulled = Array.from({ length: Math.floor(random() * 7) }, () =>
-        pull(pick(pairs), pick(families), random() * 2 - 1, random() * 3 - 1.5, 0.05 + random()),
-      )
+      const pulled = Array.from({ length: Math.floor(random() * 7) }, () => ({
+        ...pull(pick(pairs), pick(families), random() * 2 - 1, random() * 3 - 1.5, 0.05 + random()),
+        ...(random() < 0.3 && { maker: 'another' }),
+      }))
       const asked = cell(pick(pairs), pick(families), random())
       const [got] = borrow(pulled, [asked])
       const { shift, sd } = longWay(pulled, asked)
@@ -92,6 +93,18 @@ describe('the tables corrected by own pulls', () => {
     expect(pair).toBeCloseTo(0.41 / 0.98, 9)
     expect(family).toBeCloseTo(0.41 / 0.98, 9)
     expect(other).toBeCloseTo(0.25 / 0.98, 9)
+  })
+
+  it('take another maker’s pulls with an offset of their own: they tell less of one’s own joints', () => {
+    const pulled = (maker?: string) => [{ ...pull('x|y', 'f', 0, 1, 0.5), ...(maker && { maker }) }]
+    const [own] = borrow(pulled(), [cell('x|y', 'f')])
+    const [others] = borrow(pulled('m2'), [cell('x|y', 'f')])
+    // covariance without the maker’s part: 0.48 ÷ 0.98
+    expect(Math.log(others!.correction)).toBeCloseTo(0.48 / 0.98, 9)
+    expect(Math.log(own!.correction)).toBeCloseTo(0.73 / 0.98, 9)
+    // Two benches that are off the same way: the offset of one says nothing of the other.
+    const both = borrow([...pulled(), ...pulled('m2')], [cell('z|w', 'g')])
+    expect(both[0]!.correction).toBeLessThan(borrow(pulled(), [cell('z|w', 'g')])[0]!.correction)
   })
 
   it('narrow with every pull, and count a sure one for more', () => {

@@ -1,6 +1,6 @@
 /**
  * The tables corrected by what was pulled (methods.md 10): of a cell (pair of materials, family) ln strength is
- * μ = T + m + a + b + c, with T the tables' value, m this maker and gauge, a the pair, b the family, c the cell. All
+ * μ = T + m + a + b + c, with T the tables' value, m the maker and gauge, a the pair, b the family, c the cell. All
  * are normal, so the posterior of any cell, pulled or not, is one linear solve.
  */
 const VARIANCE = { maker: 0.5 ** 2, pair: 0.4 ** 2, family: 0.4 ** 2, cell: 0.4 ** 2 }
@@ -13,6 +13,8 @@ export interface Cell {
   family: string
   /** ln of the tables' typical strength */
   table: number
+  /** another maker's: it differs from the tables by an offset of its own; left out: one's own */
+  maker?: string
 }
 /** A cell that was pulled: mean and standard deviation of the posterior of ln strength (methods.md 3). */
 export interface PulledCell extends Cell {
@@ -35,7 +37,10 @@ const sides = (pair: string) => pair.split('|').sort().join('|')
 function shared(one: Cell, other: Cell): number {
   const [pair, family] = [sides(one.pair) === sides(other.pair), one.family === other.family]
   return (
-    VARIANCE.maker + (pair ? VARIANCE.pair : 0) + (family ? VARIANCE.family : 0) + (pair && family ? VARIANCE.cell : 0)
+    (one.maker === other.maker ? VARIANCE.maker : 0) +
+    (pair ? VARIANCE.pair : 0) +
+    (family ? VARIANCE.family : 0) +
+    (pair && family ? VARIANCE.cell : 0)
   )
 }
 
@@ -61,15 +66,15 @@ function forward(lower: readonly (readonly number[])[], b: readonly number[]): n
   return x
 }
 
-/** Typical strength of each asked cell with its interval, corrected by the cells that were pulled. */
-export function borrow(pulled: readonly PulledCell[], ask: readonly Cell[]): BorrowedCell[] {
+/** Answers for any cell, once the pulled ones are taken in. */
+export function borrower(pulled: readonly PulledCell[]): (cell: Cell) => BorrowedCell {
   const lower = cholesky(pulled.map((one, i) => pulled.map((two, j) => shared(one, two) + (i === j ? one.sd ** 2 : 0))))
   // What the pulls say beyond the tables, whitened.
   const said = forward(
     lower,
     pulled.map(({ mean, table }) => mean - table),
   )
-  return ask.map((cell) => {
+  return (cell) => {
     const weights = forward(
       lower,
       pulled.map((one) => shared(one, cell)),
@@ -85,5 +90,8 @@ export function borrow(pulled: readonly PulledCell[], ask: readonly Cell[]): Bor
       high90: at(Z95),
       correction: Math.exp(shift),
     }
-  })
+  }
 }
+
+/** Typical strength of each asked cell with its interval, corrected by the cells that were pulled. */
+export const borrow = (pulled: readonly PulledCell[], ask: readonly Cell[]): BorrowedCell[] => ask.map(borrower(pulled))

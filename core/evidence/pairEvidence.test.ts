@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { openBrief, type Joint } from '../records/joint'
 import type { Reading } from '../records/reading'
 import type { Coupon, Procedure, Round } from '../records/round'
-import { onThisPair, ownEvidence, sayingOf, type EvidenceTables } from './pairEvidence'
+import { gatheredEvidence, onThisPair, ownEvidence, sayingOf, type EvidenceTables } from './pairEvidence'
 
 const side = (material: string, state: 'sanded' | null = null) => ({ material, thicknessMm: null, state, traits: null })
 const joint = (id: string, a: string, b: string): Joint => ({
@@ -148,5 +148,42 @@ describe('own evidence, pair by pair', () => {
     const [one] = ownEvidence(tables([reading(1, 90), reading(2, 120), reading(3, 150)]), classOf)
     // 20 kg × 9.80665 ÷ 200 mm² = 0.98 MPa
     expect(sayingOf(one!, { ...openBrief(), weightKg: 20, widthMm: 20, lengthMm: 10 }).says).toBe('fails')
+  })
+
+  it('keeps what was heated and what another maker pulled apart, with when and from which pack each was glued', () => {
+    const heated = {
+      ...round,
+      arms: [...round.arms, { ...round.arms[0]!, id: 'a2', exposure: { kind: 'heat' as const, amount: 50, hours: 4 } }],
+    }
+    const stamped = { ...coupon(1), stamps: [{ step: 's', at: 7, stock: 'k1' }] }
+    const all = gatheredEvidence(
+      {
+        ...tables([reading(1, 90), reading(2, 120, glue, { owner: 'm2', at: 9 }), reading(3, 30)]),
+        round: [heated],
+        coupon: [stamped, coupon(2), { ...coupon(3), arm: 'a2' }],
+      },
+      classOf,
+    )
+    expect(all.map(({ owner, exposure, from }) => [owner, exposure?.kind ?? null, from])).toEqual([
+      [null, null, ['H1-A1']],
+      ['m2', null, ['H1-A2']],
+      [null, 'heat', ['H1-A3']],
+    ])
+    expect(all[0]!.points).toEqual([
+      { coupon: 'c1', label: 'H1-A1', at: 7, stock: 'k1', ln: expect.closeTo(Math.log(0.3), 9) as number },
+    ])
+    expect(all[1]!.points[0]).toMatchObject({ at: 9, stock: null })
+    expect(
+      ownEvidence({ ...tables([reading(3, 30)]), round: [heated], coupon: [{ ...coupon(3), arm: 'a2' }] }, classOf),
+    ).toEqual([])
+    // Neither settles a shortlist by itself.
+    expect(onThisPair(all, { ...openBrief(), a: side('foam-eva', 'sanded'), b: side('card') }, classOf)).toHaveLength(1)
+  })
+  it('says what 19 in 20 hold with its lower bound, below the typical strength', () => {
+    const [one] = ownEvidence(tables([reading(1, 90), reading(2, 120), reading(3, 150)]), classOf)
+    expect(one!.weakJoint!.low95).toBeLessThan(one!.weakJoint!.median)
+    expect(one!.weakJoint!.median).toBeLessThan(one!.typical!)
+    expect(one!.between!.low90).toBeLessThan(one!.typical!)
+    expect(one!.between!.high90).toBeGreaterThan(one!.typical!)
   })
 })

@@ -12,6 +12,7 @@ export const asObject = (value: unknown): Loose | null =>
  * it was bought, rules of the house have a table, and a round has arms: its one test became the first.
  * 3 → 4: the size and the price of a pack may be unknown; nothing of an older file changes.
  * 4 → 5: drops on scrap have a table.
+ * 5 → 6: other makers, and what was said, have tables.
  */
 export const migrations: Record<number, (tables: LooseTables) => LooseTables> = {
   1: (tables) => ({
@@ -78,4 +79,5 @@ export const migrations: Record<number, (tables: LooseTables) => LooseTables> = 
   },
   3: (tables) => tables,
   4: (tables) => ({ ...tables, scrap: [] }),
+  5: (tables) => ({ ...tables, maker: [], said: [] }),
 }

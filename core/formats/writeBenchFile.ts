@@ -1,7 +1,7 @@
 import type { Tables } from '../records/tables'
 
 /** The bench file: one JSON document with everything on a bench. */
-export const BENCH_FILE_VERSION = 5
+export const BENCH_FILE_VERSION = 6
 
 export interface BenchFile {
   format: 'paste-bench'

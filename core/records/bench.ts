@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { forceUnits } from '../quantities/force'
 import { instrumentSchema } from './instrument'
 import { shopSchema } from './shop'
-import { amount, day, id, moment, positive, text, words } from './fields'
+import { amount, day, id, moment, owner, positive, text, words } from './fields'
 
 const pulls = z.array(positive)
 
@@ -12,6 +12,10 @@ export const benchSchema = z.object({
   name: words,
   kind: z.enum(['own', 'demo']),
   createdAt: moment,
+  /** who works at it, the same in every copy of it; left out: whoever has this one */
+  maker: z.optional(id),
+  /** what was said when copies were put together and they did not agree, so that it is asked once (mergeBenches) */
+  answered: z.optional(z.array(text).check(z.maxLength(20_000))),
   room: z.nullable(
     z.object({
       tempC: z.number().check(z.gte(-30), z.lte(60)),
@@ -43,6 +47,7 @@ export type Bench = z.infer<typeof benchSchema>
 /** The thing being made. */
 export const buildSchema = z.object({
   id,
+  owner,
   name: words,
   inServiceBy: z.nullable(day),
   budget: z.nullable(amount),

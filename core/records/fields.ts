@@ -2,6 +2,8 @@ import * as z from 'zod/mini'
 
 /** Parts that several records share. Open words of a brief are null: unknown, never "no". */
 export const id = z.string().check(z.minLength(1), z.maxLength(64))
+/** the other maker from whose bench it came; left out: one's own */
+export const owner = z.optional(id)
 /** milliseconds since 1970, UTC */
 export const moment = z.int().check(z.nonnegative(), z.lte(Date.UTC(9999, 11, 31)))
 /** a calendar day, "2026-12-12" */

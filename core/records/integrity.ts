@@ -21,10 +21,11 @@ interface Only {
   /** how it is said: "Coupon H2-A1 has a reading already" */
   words: (record: Row, records: RecordReader) => string
 }
-const name = (record: Row) => String(record['name']).trim().toLowerCase()
+/** A name is taken once by every maker: two benches that were put together may call two things alike. */
+const name = (record: Row) => `${String(record['owner'] ?? '')} ${String(record['name']).trim().toLowerCase()}`
 export const onlyOnce: Partial<Record<TableName, Only>> = {
   bench: { scope: null, key: () => 'one', words: () => 'A bench is here already' },
-  joint: { scope: null, key: ({ code }) => String(code), words: ({ code }) => `The code ${String(code)} is taken` },
+  joint: { scope: 'build', key: ({ code }) => String(code), words: ({ code }) => `The code ${String(code)} is taken` },
   procedure: {
     scope: 'joint',
     key: ({ letter }) => String(letter),

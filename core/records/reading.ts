@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { directions } from '../knowledge/directions'
 import { rungs } from '../knowledge/rungs'
-import { amount, couponSize, id, moment, positive, text, within, words } from './fields'
+import { amount, couponSize, id, moment, owner, positive, text, within, words } from './fields'
 
 const optional = z.nullish(amount)
 const single = z.object({
@@ -101,6 +101,7 @@ export type OutcomeRecord = z.infer<typeof outcomeSchema>
 /** One pull of one coupon, as logged. Corrected or set aside with a reason, never deleted. */
 export const readingSchema = z.object({
   id,
+  owner,
   coupon: id,
   at: moment,
   /** it was pulled that way before its own test, on the same piece; left out: this is its own test */

@@ -241,6 +241,8 @@ export const couponSchema = z.object({
 })
 export type Coupon = z.infer<typeof couponSchema>
 
+const decibans = z.number().check(z.gte(-100), z.lte(100))
+
 export const cureStates = ['wet', 'tacky', 'slides', 'firm', 'hard'] as const
 export const cureCheckSchema = z.object({ id, coupon: id, at: moment, state: z.enum(cureStates) })
 export type CureCheck = z.infer<typeof cureCheckSchema>
@@ -262,6 +264,8 @@ export const decisionSchema = z.object({
     pulls: place,
     typical: z.nullable(amount),
     weakLow: z.nullable(amount),
+    /** the middle of what 19 in 20 hold, as weakLow is its lower bound; older ones have none */
+    weakMedian: z.optional(z.nullable(amount)),
     unit: text,
     margin: z.nullable(amount),
     /** what one joint was expected to hold, and what it had to, N; older ones have none */
@@ -275,7 +279,15 @@ export const decisionSchema = z.object({
     hunch: z.optional(z.object({ expected: z.array(id), found: z.array(id) })),
     /** the chance to serve that each procedure of the round was given, its own pulls left out; older ones have none */
     forecasts: z.optional(
-      z.array(z.object({ procedure: id, chance: share, db: z.number().check(z.gte(-100), z.lte(100)) })),
+      z.array(
+        z.object({
+          procedure: id,
+          chance: share,
+          db: decibans,
+          /** what pushed it by three decibans or more; older ones have none */
+          reasons: z.optional(z.array(z.object({ rule: id, mode: id, db: decibans })).check(z.maxLength(60))),
+        }),
+      ),
     ),
   }),
 })

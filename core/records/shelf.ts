@@ -2,10 +2,24 @@ import * as z from 'zod/mini'
 import { hazardCodes } from '../knowledge/hazardCodes'
 import { mechanisms } from '../knowledge/families'
 import { labelFactIds, labelFactsSchema } from '../knowledge/labelFactIds'
-import { amount, celsius, day, id, lengthMm, measure, moment, positive, seconds, share, text, words } from './fields'
+import {
+  amount,
+  celsius,
+  day,
+  id,
+  lengthMm,
+  measure,
+  moment,
+  owner,
+  positive,
+  seconds,
+  share,
+  text,
+  words,
+} from './fields'
 
 /** An own material: a class of the tables, called by the maker's name. */
-export const materialSchema = z.object({ id, name: words, classId: id, thicknessMm: measure, note: text })
+export const materialSchema = z.object({ id, owner, name: words, classId: id, thicknessMm: measure, note: text })
 export type Material = z.infer<typeof materialSchema>
 
 /** What the label of a product says where it differs from its family; seconds, °C, g/m². */
@@ -33,6 +47,7 @@ export const labelSchema = z.partial(
 /** A product on the shelf, of a family. */
 export const adhesiveSchema = z.object({
   id,
+  owner,
   name: words,
   /** of the tables, or “unknown” */ family: id,
   /** other names it goes by */ aliases: z.array(words),
@@ -81,6 +96,7 @@ export type AdviceGrade = (typeof adviceGrades)[number]
  */
 export const houseRuleSchema = z.object({
   id,
+  owner,
   name: words,
   verdict: z.enum(['block', 'caution']),
   family: z.nullable(id),

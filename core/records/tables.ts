@@ -1,6 +1,7 @@
 import type * as z from 'zod/mini'
 import { benchSchema, buildSchema } from './bench'
 import { jointSchema } from './joint'
+import { makerSchema, saidSchema } from './learned'
 import { readingSchema } from './reading'
 import { couponSchema, cureCheckSchema, decisionSchema, procedureSchema, roundSchema } from './round'
 import { scrapSchema } from './scrap'
@@ -23,6 +24,8 @@ export const schemas = {
   houseRule: houseRuleSchema,
   offcut: offcutSchema,
   scrap: scrapSchema,
+  maker: makerSchema,
+  said: saidSchema,
 } as const
 
 export type TableName = keyof typeof schemas
@@ -64,6 +67,8 @@ export const tableWords: Record<TableName, string> = {
   houseRule: 'house rule',
   offcut: 'offcut',
   scrap: 'drop on scrap',
+  maker: 'other maker',
+  said: 'note of what was said',
 }
 
 /** Fields that name a record of another table. */
@@ -83,4 +88,5 @@ export const references: readonly { table: TableName; field: string; to: TableNa
   { table: 'houseRule', field: 'adhesive', to: 'adhesive' },
   { table: 'scrap', field: 'joint', to: 'joint' },
   { table: 'scrap', field: 'adhesive', to: 'adhesive' },
+  { table: 'said', field: 'adhesive', to: 'adhesive' },
 ]

@@ -59,11 +59,7 @@ async function decide() {
       ...knownOf(candidate.summary, candidate.pulls.length, props.unit, candidate.margin),
       required: limitHere(props.view),
       ...(props.hunch && { hunch: { expected: props.hunch.expected, found: props.hunch.found } }),
-      forecasts: forecastsOf(
-        setting.value,
-        props.view.procedures,
-        new Set(props.view.coupons.map(({ label }) => label)),
-      ),
+      forecasts: forecastsOf(setting.value, props.view.procedures, props.view.round!.id),
     },
   }
   const label = `${props.view.joint.code}: decided for ${candidate.procedure.name}`

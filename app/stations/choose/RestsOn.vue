@@ -11,6 +11,12 @@ import { whyKnown } from './whyCounted'
 
 /** What a decision rested on when it was made, and how the forecast did. */
 const props = defineProps<{ decision: Decision }>()
+const heldWords = {
+  held: 'its pulls held what was asked.',
+  failed: 'its pulls did not hold what was asked.',
+  unclear: 'its pulls cannot tell yet whether it holds what was asked.',
+  none: 'no limit was set that its pulls could be held against.',
+}
 const lines = computed(() => {
   const { known } = props.decision
   const { pulls, weakLow, unit } = known
@@ -24,11 +30,7 @@ const lines = computed(() => {
   if (forecast)
     out.push(
       `The shortlist said it serves in about ${chanceWords(forecast.chance)} such joints; ` +
-        (forecast.held === null
-          ? 'no limit was set that its pulls could be held against.'
-          : forecast.held
-            ? 'its pulls held what was asked.'
-            : 'its pulls do not show that it holds what was asked.'),
+        heldWords[forecast.held ?? 'none'],
     )
   return out
 })
