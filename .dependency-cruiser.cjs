@@ -88,7 +88,7 @@ module.exports = {
       name: 'no-orphan-imports',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '^(pinia|vuetify/|vite/client)' },
+      to: { couldNotResolve: true, pathNot: '^(pinia|vuetify/|vite/client|vite-plugin-pwa/client|virtual:)' },
     },
   ],
   options: {

@@ -16,6 +16,8 @@ export default defineConfig({
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
+    // What the network does is part of a test; offline.spec.ts allows what stands between.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
       args: [

@@ -1,5 +1,6 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig, type Plugin } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 import vuetify from 'vite-plugin-vuetify'
 
 /**
@@ -14,8 +15,60 @@ const noCalendar: Plugin = {
   load: (id) => (id === '\0no-calendar' ? 'export class VuetifyDateAdapter {}' : null),
 }
 
+/** What a bench may be read from, for the system's lists of files. */
+const benchFiles = { 'application/json': ['.json'], 'application/zip': ['.zip'] }
+/**
+ * Installed, and open without a network after the first visit: every built file is kept. A new version waits until the
+ * maker asks for it (app/frame/newVersion.ts).
+ */
+const installed = VitePWA({
+  registerType: 'prompt',
+  injectRegister: false,
+  manifest: {
+    id: '/',
+    name: 'Paste Bench',
+    short_name: 'Paste Bench',
+    description: 'Choose the glue for a joint by comparative bond tests.',
+    start_url: '/',
+    scope: '/',
+    display: 'standalone',
+    theme_color: '#0E4D45',
+    background_color: '#F4F7F5',
+    icons: [
+      { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+      { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+      { src: '/icon-mask-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+    ],
+    file_handlers: [{ action: '/incoming', accept: benchFiles }],
+    share_target: {
+      action: '/incoming',
+      method: 'POST',
+      enctype: 'multipart/form-data',
+      params: { files: [{ name: 'bench', accept: ['application/json', 'application/zip', '.json', '.zip'] }] },
+    },
+  },
+  workbox: {
+    globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
+    globIgnores: ['incoming.js'],
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/instruments\//],
+    importScripts: ['incoming.js'],
+    cleanupOutdatedCaches: true,
+    maximumFileSizeToCacheInBytes: 5e6,
+  },
+})
+
 export default defineConfig({
-  plugins: [noCalendar, vue(), vuetify({ autoImport: true })],
-  build: { target: 'es2022', manifest: true, chunkSizeWarningLimit: 1600 },
+  plugins: [noCalendar, vue(), vuetify({ autoImport: true }), installed],
+  build: {
+    target: 'es2022',
+    manifest: true,
+    // The app comes from the machine itself: what a station imports is fetched when it is, and only its styles before.
+    modulePreload: {
+      polyfill: false,
+      resolveDependencies: (_, parts) => parts.filter((part) => part.endsWith('.css')),
+    },
+    chunkSizeWarningLimit: 1600,
+  },
   worker: { format: 'es' },
 })

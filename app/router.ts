@@ -58,6 +58,26 @@ export const routes: RouteRecordRaw[] = [
     meta: { title: 'Print for the bench' },
   },
   { path: '/shelf', name: 'shelf', component: () => import('./shelf/ShelfPage.vue'), meta: { title: 'Shelf' } },
+  { path: '/build', name: 'build', component: () => import('./build/BuildPage.vue'), meta: { title: 'The build' } },
+  {
+    path: '/evidence',
+    name: 'evidence',
+    component: () => import('./evidence/EvidencePage.vue'),
+    meta: { title: 'Evidence' },
+  },
+  { path: '/files', name: 'files', component: () => import('./keep/FilesPage.vue'), meta: { title: 'Files' } },
+  {
+    path: '/incoming',
+    name: 'incoming',
+    component: () => import('./keep/IncomingPage.vue'),
+    meta: { title: 'A bench file' },
+  },
+  {
+    path: '/merge',
+    name: 'merge',
+    component: () => import('./keep/MergePage.vue'),
+    meta: { title: 'Put another bench to this one' },
+  },
   {
     path: '/benches',
     name: 'benches',

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import compression from 'compression'
-import express, { type Express } from 'express'
+import express, { type Express, type Response } from 'express'
 import helmet from 'helmet'
 import { simulatedInstruments } from './instruments'
 
@@ -48,9 +48,12 @@ export function createServer({ dist, demo }: ServerOptions): Express {
   app.use(compression())
   const never = { immutable: true, maxAge: '1y', fallthrough: false } as const
   app.use('/assets', express.static(join(dist, 'assets'), never))
+  const sendPage = (response: Response) => void response.type('html').set('Cache-Control', 'no-cache').send(page)
+  // What the installed app keeps is the page as it is served.
+  app.get('/index.html', (_request, response) => sendPage(response))
   app.use(express.static(dist, { index: false }))
   app.get('/{*splat}', (_request, response) => {
-    response.type('html').set('Cache-Control', 'no-cache').send(page)
+    sendPage(response)
   })
   return app
 }

@@ -4,8 +4,6 @@ import { browserCells, databaseNames, dropDatabase } from './browserCells'
 import type { Cells } from './cells'
 import { now } from './clock'
 import { newId } from './ids'
-import { dropPhotos } from './photos'
-import { dropCopies } from './secondCopy'
 import { BenchStorage } from './storage'
 
 /** The benches that this browser keeps. One is open at a time in a tab. */
@@ -33,6 +31,8 @@ interface Index {
   demoRemoved: boolean
 }
 
+/** Photos and second copies are only dealt with when a bench is read in or taken away. */
+const pixels = () => import('./photos')
 /** the id of a bench that was never stored */
 const NEW_BENCH = 'new'
 const PREFIX = 'paste-bench-'
@@ -94,13 +94,14 @@ export async function rememberBench(id: string): Promise<void> {
  * Stores a bench whole, then lists it. The bench gets a new id, so that the same file can be read in twice.
  * @throws the browser's error when there is no room; nothing of it is left then, and nothing else was touched
  */
-export async function addBench(tables: Tables): Promise<string> {
+export async function addBench(tables: Tables, photos: readonly { id: string; blob: Blob }[] = []): Promise<string> {
   const id = newId()
   const own = tables.bench[0]!
   // Every copy of a bench says whose it is; a new one is its own.
   const bench = { ...own, id, maker: own.maker ?? (own.id === NEW_BENCH ? id : own.id) }
   const storage = new BenchStorage(browserCells(PREFIX + id, 'ledger', true))
   try {
+    for (const photo of photos) await (await pixels()).keepPhoto(id, photo.id, photo.blob, now())
     await storage.create({ ...tables, bench: [bench] }, newId())
     await change((index) => {
       index.benches.push({ id, name: bench.name, kind: bench.kind, openedAt: now() })
@@ -109,6 +110,7 @@ export async function addBench(tables: Tables): Promise<string> {
   } catch (error) {
     storage.close()
     await dropDatabase(PREFIX + id).catch(() => {})
+    if (photos.length) await (await pixels()).dropPhotos(id).catch(() => {})
     throw error
   }
   storage.close()
@@ -133,8 +135,8 @@ export async function removeBench(id: string, replacedBy: string | null = null):
     index.departed = [...index.departed, { id, name: listing?.name ?? '', replacedBy }].slice(-DEPARTED_KEPT)
     index.benches = index.benches.filter((bench) => bench.id !== id)
   })
-  await dropCopies(id)
-  await dropPhotos(id).catch(() => {})
+  await (await import('./secondCopy')).dropCopies(id)
+  await (await pixels()).dropPhotos(id).catch(() => {})
   await dropDatabase(PREFIX + id)
 }
 

@@ -19,6 +19,8 @@ const SaveTrouble = defineAsyncComponent(() => import('./SaveTrouble.vue'))
 const AlarmStrip = defineAsyncComponent(() => import('./AlarmStrip.vue'))
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const ClashDialog = defineAsyncComponent(() => import('./ClashDialog.vue'))
+// Only the built app keeps itself open without a network.
+const NewVersion = import.meta.env.PROD ? defineAsyncComponent(() => import('./NewVersion.vue')) : null
 const bench = useBench()
 const why = useWhy()
 const route = useRoute()
@@ -53,6 +55,7 @@ watch(
     <SeamHatches />
     <a class="skip" href="#work">Skip to the work</a>
     <PanelGuard name="The head"><AppHead v-if="ready" @keys="help = true" /></PanelGuard>
+    <component :is="NewVersion" v-if="ready && NewVersion" />
     <SaveTrouble v-if="ready" />
     <p v-if="!ready" class="opening" role="status">Opening the bench…</p>
     <PanelGuard v-else name="This page"><router-view /></PanelGuard>

@@ -63,6 +63,7 @@ const menuOpen = ref(false)
     </button>
     <button type="button" class="bit wide" @click="finder.open = true">Find <kbd>/</kbd></button>
     <router-link class="bit" :to="{ name: 'shelf' }">Shelf</router-link>
+    <router-link class="bit wide" :to="{ name: 'evidence' }">Evidence</router-link>
     <v-menu v-model="menuOpen">
       <template #activator="{ props }">
         <button type="button" class="bit" v-bind="props" aria-label="Menu">Menu</button>

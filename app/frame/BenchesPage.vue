@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { readBenchFile } from '../../core/formats/benchFile'
 import { asideWords } from '../../core/formats/salvage'
 import { sayError } from '../../core/messages'
 import {
@@ -18,6 +17,8 @@ import { copies, type Copy } from '../bench/secondCopy'
 import { useBench } from '../bench/store'
 import { useAct } from '../look/act'
 import ActButton from '../look/ActButton.vue'
+import FileButton from '../look/FileButton.vue'
+import { BENCH_FILES, useFileRead } from '../keep/useFileRead'
 import { plural } from '../look/figures'
 import BenchLine from './BenchLine.vue'
 import FoundBenches from './FoundBenches.vue'
@@ -32,6 +33,7 @@ const name = ref('')
 const message = ref('')
 const failed = ref(false)
 const details = ref<string[]>([])
+const reading = useFileRead()
 /** benches that are here, but on no list: what they are called, or why they cannot be read */
 const found = ref<{ id: string; looked: Looked }[]>([])
 /** benches of the list that could not be opened, and why */
@@ -80,17 +82,16 @@ const start = trying(async () => {
   await open(await addEmptyBench(name.value.trim().slice(0, 80)))
 })
 const { run: startOnce, busy: starting } = useAct(start)
-async function readIn(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
+async function readIn(file: File) {
+  const read = await reading.read(file)
+  if (!read) return reading.problem.value ? say(reading.problem.value, true) : undefined
+  const { tables, migratedFrom, aside, photos } = read
   try {
-    const { tables, migratedFrom, aside } = readBenchFile(await file.text())
-    await addBench(tables)
+    await addBench(tables, photos)
     await refresh()
     const of =
       `“${tables.bench[0]!.name}” with ${plural(tables.joint.length, 'joint')} and ` +
-      `${plural(tables.reading.length, 'reading')}`
+      `${plural(tables.reading.length, 'reading')}${photos.length ? `, ${plural(photos.length, 'photo')}` : ''}`
     const left = aside.length ? ` ${plural(aside.length, 'thing')} in it could not be taken and stayed out:` : ''
     say(
       `Read in ${of}${migratedFrom ? `, brought over from version ${migratedFrom}` : ''}.${left}`,
@@ -100,7 +101,6 @@ async function readIn(event: Event) {
   } catch (error) {
     say(sayError(error), true)
   }
-  input.value = ''
 }
 const takeAway = trying(async (id: string, title: string) => {
   const wasOpen = bench.id === id
@@ -179,10 +179,11 @@ const useful = computed(() =>
       <v-btn class="go" type="submit" :aria-busy="starting || undefined">Start this bench</v-btn>
     </form>
     <div class="acts">
-      <label class="file">
-        <span>Read in a bench file</span>
-        <input type="file" accept=".json,application/json" @change="readIn" />
-      </label>
+      <FileButton :accept="BENCH_FILES" @pick="readIn">Read in a bench file</FileButton>
+      <p v-if="reading.progress.value !== null" role="status">
+        Reading <progress :value="reading.progress.value" max="1" aria-label="reading the file" />
+        <v-btn class="quiet" @click="reading.cancel">Cancel</v-btn>
+      </p>
       <ActButton v-if="!benches.some(({ kind }) => kind === 'demo')" class="alt" :act="addDemo"
         >Add the demo bench</ActButton
       >
@@ -223,22 +224,6 @@ const useful = computed(() =>
 }
 .new .field {
   flex: 1 1 260px;
-}
-.file {
-  border: 1px solid var(--ink);
-  border-radius: var(--radius);
-  padding: 10px 14px;
-  font-weight: 650;
-  cursor: pointer;
-  background: var(--card);
-}
-.file:focus-within {
-  outline: 3px solid var(--go);
-}
-.file input {
-  position: absolute;
-  opacity: 0;
-  width: 1px;
 }
 @media (max-width: 700px) {
   .page {

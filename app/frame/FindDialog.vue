@@ -1,24 +1,28 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useFinder, type Found } from './finder'
+import { useBench } from '../bench/store'
+import { useFinder } from './finder'
+import { foundFor, type Found } from './found'
 
 const finder = useFinder()
 const router = useRouter()
+const bench = useBench()
+const found = computed(() => foundFor(bench, finder.text))
 const at = ref(0)
 watch(
   () => [finder.text, finder.open],
   () => (at.value = 0),
 )
 
-function go(found: Found | undefined) {
-  if (!found) return
+function go(to: Found | undefined) {
+  if (!to) return
   finder.open = false
   finder.text = ''
-  void router.push(found.to)
+  void router.push(to.to)
 }
 function move(by: number) {
-  at.value = Math.max(0, Math.min(finder.found.length - 1, at.value + by))
+  at.value = Math.max(0, Math.min(found.value.length - 1, at.value + by))
 }
 </script>
 
@@ -35,26 +39,26 @@ function move(by: number) {
           role="combobox"
           aria-expanded="true"
           aria-controls="found"
-          :aria-activedescendant="finder.found[at] ? `found-${at}` : undefined"
+          :aria-activedescendant="found[at] ? `found-${at}` : undefined"
           @keydown.down.prevent="move(1)"
           @keydown.up.prevent="move(-1)"
-          @keydown.enter.prevent="go(finder.found[at])"
+          @keydown.enter.prevent="go(found[at])"
         />
       </label>
       <ul id="found" role="listbox" aria-label="Found">
         <li
-          v-for="(found, i) in finder.found"
+          v-for="(one, i) in found"
           :id="`found-${i}`"
-          :key="found.key"
+          :key="one.key"
           role="option"
           :aria-selected="i === at"
           :class="{ on: i === at }"
-          @click="go(found)"
+          @click="go(one)"
         >
-          <span>{{ found.label }}</span><span class="mute small">{{ found.what }}</span>
+          <span>{{ one.label }}</span><span class="mute small">{{ one.what }}</span>
         </li>
       </ul>
-      <p v-if="!finder.found.length" class="mute">Nothing here is called that.</p>
+      <p v-if="!found.length" class="mute">Nothing here is called that.</p>
     </div>
   </v-dialog>
 </template>

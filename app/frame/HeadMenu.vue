@@ -14,6 +14,8 @@ const looks: Appearance[] = ['light', 'dark', 'as the system']
 
 <template>
   <div class="sheet menu" @click="emit('done')">
+    <router-link class="narrow" :to="{ name: 'evidence' }">Evidence</router-link>
+    <router-link :to="{ name: 'files' }">Files of this bench, backup</router-link>
     <router-link :to="{ name: 'benches' }">Benches: open, add, read in</router-link>
     <router-link :to="{ name: 'history' }">History of this bench</router-link>
     <button type="button" @click="saveFile(benchFileName(bench.bench!.name, now()), bench.fileText())">

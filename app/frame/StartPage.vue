@@ -61,6 +61,9 @@ async function askAbout() {
             >
           </p>
         </div>
+        <p class="whole">
+          <router-link :to="{ name: 'build' }">The build as a whole: evenings, shopping, repair kit</router-link>
+        </p>
         <ol class="lines">
           <JointLine v-for="view in views" :key="view.joint.id" :view="view" />
         </ol>
@@ -103,6 +106,9 @@ async function askAbout() {
   align-items: baseline;
   gap: 4px 20px;
   padding-bottom: 14px;
+}
+.whole {
+  padding-bottom: 10px;
 }
 .ask {
   display: flex;

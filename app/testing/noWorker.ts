@@ -30,6 +30,12 @@ export function workerHere() {
     // A page is opened hundreds of times in a suite: what is found at once is enough there.
     timetable: (input: object) => ask('timetable')({ ...input, seconds: 0.01 }),
     joints: ask('joints'),
+    kit: ask('kit'),
+    whole: ask('whole'),
+    package: (input: never) => answered('package', input),
+    readFile: (input: never) => answered('readFile', input),
+    mergePreview: ask('mergePreview'),
+    mergeChanges: ask('mergeChanges'),
     photo: (input: never) => answered('photo', input),
     copy: async () => true,
   })

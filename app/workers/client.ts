@@ -87,6 +87,36 @@ export class WorkerClient {
     return this.ask('kept', input, options)
   }
 
+  kit(input: Tasks['kit']['input'], options: AskOptions = {}): Promise<Tasks['kit']['result']> {
+    return this.ask('kit', input, options)
+  }
+
+  whole(input: Tasks['whole']['input'], options: AskOptions = {}): Promise<Tasks['whole']['result']> {
+    return this.ask('whole', input, options)
+  }
+
+  package(input: Tasks['package']['input'], options: AskOptions = {}): Promise<Tasks['package']['result']> {
+    return this.ask('package', input, options)
+  }
+
+  readFile(input: Tasks['readFile']['input'], options: AskOptions = {}): Promise<Tasks['readFile']['result']> {
+    return this.ask('readFile', input, options)
+  }
+
+  mergePreview(
+    input: Tasks['mergePreview']['input'],
+    options: AskOptions = {},
+  ): Promise<Tasks['mergePreview']['result']> {
+    return this.ask('mergePreview', input, options)
+  }
+
+  mergeChanges(
+    input: Tasks['mergeChanges']['input'],
+    options: AskOptions = {},
+  ): Promise<Tasks['mergeChanges']['result']> {
+    return this.ask('mergeChanges', input, options)
+  }
+
   private ask<K extends TaskKind>(kind: K, input: Tasks[K]['input'], options: AskOptions): Promise<Tasks[K]['result']> {
     const { signal, onProgress } = options
     const job = ++this.count

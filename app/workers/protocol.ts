@@ -1,5 +1,19 @@
 import { CodedError, type ErrorCode } from '../../core/errors'
 import { copyBench } from '../bench/copyBench'
+import { packageBytes, readAnyBench, ZIP_TYPE, type AnyBenchRead } from '../bench/packageFile'
+import { photoOf } from '../bench/photos'
+import type { Change } from '../../core/records/entry'
+import type { Tables } from '../../core/records/tables'
+import {
+  clashKey,
+  laterStands,
+  mergeChanges,
+  previewMerge,
+  type MergePreview,
+  type OtherBench,
+  type Side,
+} from '../../core/records/together/merge'
+import type { Whose } from '../../core/records/together/owners'
 import { gatheredEvidence, type EvidenceTables, type PairEvidence } from '../../core/evidence/pairEvidence'
 import { materialClassOf } from '../../core/knowledge/materials'
 import type { Brief } from '../../core/records/joint'
@@ -9,6 +23,9 @@ import { inOrder, sidesFor, straightened } from '../../core/photo/perspective'
 import type { Picture, Point } from '../../core/photo/picture'
 import { colourShares, type ColourShares } from '../../core/photo/shares'
 import { planJoints, type BuildPlan, type JointsToGlue } from '../../core/schedule/buildJoints'
+import { repairKit, type RepairKit } from '../../core/choice/build/kit'
+import { planWhole, type BuildPart, type WholeBuild } from '../../core/schedule/wholeBuild'
+import type { Setting } from '../../core/screening/shortlist'
 import type { Shop } from '../../core/records/shop'
 import { findTimetable, type TimetableInput, type TimetableResult } from './timetable'
 import { keptShares, type KeptAsked, type KeptShare } from '../../core/choice/real/keptShares'
@@ -75,6 +92,46 @@ function photoShares({ picture, straighten, outline, k }: PhotoInput, onProgress
   return { picture: straight, ...colourShares(straight, whole, k, { onProgress }) }
 }
 
+/** The decided joints of a build; a setting goes to another thread without its function. */
+export interface KitInput {
+  joints: { id: string; code: string; setting: Omit<Setting, 'classOf'> }[]
+  classes: Record<string, string | null>
+}
+/** All kinds of joints of a build that are left to be glued. */
+export interface WholeInput {
+  parts: BuildPart[]
+  shop: Shop
+  now: number
+}
+
+const kitOf = ({ joints, classes }: KitInput): RepairKit =>
+  repairKit(
+    joints.map(({ setting, ...joint }) => ({
+      ...joint,
+      setting: { ...setting, classOf: (id) => classes[id] ?? null },
+    })),
+  )
+
+/** A bench as it stands, whose photos lie under its id. */
+export interface PackageInput {
+  bench: string | null
+  tables: Tables
+  /** ms */
+  now: number
+}
+export interface MergeInput {
+  here: Tables
+  other: OtherBench
+  whose: Whose
+}
+
+const mergedChanges = ({ here, other, whose, answers }: Tasks['mergeChanges']['input']): Change[] =>
+  mergeChanges(here, other, whose, (clash) => answers[clashKey(clash)] ?? laterStands(clash)).changes
+
+async function packaged({ bench, tables, now }: PackageInput, onProgress: (done: number) => void): Promise<Blob> {
+  return new Blob([await packageBytes(tables, now, (id) => photoOf(bench, id), onProgress)], { type: ZIP_TYPE })
+}
+
 /** What the worker can do: what goes in, what comes out. */
 export interface Tasks {
   analyse: { input: AnalysisInput; result: Analysis }
@@ -89,6 +146,12 @@ export interface Tasks {
   moves: { input: MovesAsked; result: Record<School, Moves[]> }
   next: { input: NextTestsInput; result: NextTests }
   kept: { input: KeptAsked[]; result: KeptShare[] }
+  kit: { input: KitInput; result: RepairKit }
+  whole: { input: WholeInput; result: WholeBuild }
+  package: { input: PackageInput; result: Blob }
+  readFile: { input: { file: Blob }; result: AnyBenchRead }
+  mergePreview: { input: MergeInput; result: MergePreview }
+  mergeChanges: { input: MergeInput & { answers: Record<string, Side> }; result: Change[] }
 }
 export type TaskKind = keyof Tasks
 
@@ -134,6 +197,22 @@ function work(request: Request, onProgress: Say): Result | Promise<Result> {
       return nextTests(request.input)
     case 'kept':
       return keptShares(request.input)
+    case 'kit':
+      return kitOf(request.input)
+    case 'whole': {
+      const { parts, shop, now } = request.input
+      return planWhole(parts, shop, now)
+    }
+    case 'package':
+      return packaged(request.input, onProgress)
+    case 'readFile':
+      return readAnyBench(request.input.file, onProgress)
+    case 'mergePreview': {
+      const { here, other, whose } = request.input
+      return previewMerge(here, other, whose)
+    }
+    case 'mergeChanges':
+      return mergedChanges(request.input)
     case 'joints': {
       const { of, shop, readyBy, now } = request.input
       return planJoints(of, shop, readyBy, now)

@@ -63,9 +63,11 @@ export interface Bin {
 }
 
 export const BINS = 5
+/** Which bin a chance falls into, from 0. */
+export const binOf = (chance: number): number => Math.min(BINS - 1, Math.floor(chance * BINS))
 export function calibration(told: readonly Pick<Told, 'chance' | 'served'>[]): Bin[] {
   return Array.from({ length: BINS }, (_, i) => {
-    const inside = told.filter(({ chance }) => Math.min(BINS - 1, Math.floor(chance * BINS)) === i)
+    const inside = told.filter(({ chance }) => binOf(chance) === i)
     return {
       from: i / BINS,
       to: (i + 1) / BINS,

@@ -51,8 +51,11 @@ export interface BenchFileRead {
  * with the place named; single bad rows are set aside with what hangs on them, and named.
  * @throws CodedError not-a-bench-file, newer-version, damaged
  */
-export function readBenchFile(text: string): BenchFileRead {
-  const file = asObject(parsed(text))
+export const readBenchFile = (text: string): BenchFileRead => readBenchData(parsed(text))
+
+/** The same of what a file held, wherever it came from. */
+export function readBenchData(data: unknown): BenchFileRead {
+  const file = asObject(data)
   if (!file || file['format'] !== 'paste-bench')
     throw new CodedError('not-a-bench-file', '', { detail: 'the mark “paste-bench” is missing' })
   const version = file['version']

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { exposureKinds } from '../knowledge/exposures'
 import { day, id, moment, owner, positive, text, words } from './fields'
 import { adviceGrades } from './shelf'
 
@@ -27,6 +28,8 @@ export const saidSchema = z.object({
   /** material classes or own materials; null: any */
   a: z.nullable(id),
   b: z.nullable(id),
+  /** what it goes through before; null: as it is, dry */
+  exposure: z.nullable(z.enum(exposureKinds)),
   grade: z.enum(adviceGrades),
   at: moment,
   lookAgainOn: z.nullable(day),

@@ -5,7 +5,7 @@ import { build } from './build'
 import { listOrder } from './search'
 import type { Chain, Problem } from './problem'
 import { chainOf, type RoundToGlue } from './round'
-import { hoursFrom, type Hours } from './windows'
+import { hoursFrom, without, type Hours } from './windows'
 
 /** The build's own joints of one kind, once it is decided how they are glued. */
 export interface JointsToGlue {
@@ -74,8 +74,15 @@ interface Placed {
 }
 
 /** All joints put one after the other into the evenings from a time on; null where they do not fit. */
-function placedFrom(of: JointsToGlue, chains: readonly Chain[], shop: Shop, from: number, days: number): Placed | null {
-  const windows = hoursFrom(shop, from, days).map((one) => ({
+function placedFrom(
+  of: JointsToGlue,
+  chains: readonly Chain[],
+  shop: Shop,
+  from: number,
+  days: number,
+  taken: readonly Hours[],
+): Placed | null {
+  const windows = without(hoursFrom(shop, from, days), taken).map((one) => ({
     from: (one.from - from) / MINUTE,
     to: (one.to - from) / MINUTE,
   }))
@@ -106,11 +113,18 @@ function placedFrom(of: JointsToGlue, chains: readonly Chain[], shop: Shop, from
  * When the joints of a build are glued, reckoned back from the time at which they must carry: the latest beginning at
  * which the last of them has had its full cure, inside the maker's evenings (methods.md 7).
  * @param readyBy ms, when they must carry their load @param now ms
+ * @param taken hours in which something else is done
  */
-export function planJoints(of: JointsToGlue, shop: Shop, readyBy: number, now: number): BuildPlan {
+export function planJoints(
+  of: JointsToGlue,
+  shop: Shop,
+  readyBy: number,
+  now: number,
+  taken: readonly Hours[] = [],
+): BuildPlan {
   const chains = chainsOf(of, now)
   const cureMs = Math.max(fullCureS(of.procedure.steps), of.handlingS) * 1000
-  const at = (from: number, days: number) => placedFrom(of, chains, shop, from, days)
+  const at = (from: number, days: number) => placedFrom(of, chains, shop, from, days, taken)
   const whole = (from: number, placed: Placed) => ({
     fits: true as const,
     evenings: placed.evenings,

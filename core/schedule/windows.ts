@@ -42,3 +42,19 @@ export function hoursFrom(
   }
   return out
 }
+
+/** Hours less those that are taken. */
+export function without(hours: readonly Hours[], taken: readonly Hours[]): Hours[] {
+  return taken.reduce<Hours[]>(
+    (left, { from, to }) =>
+      left.flatMap((one) =>
+        to <= one.from || from >= one.to
+          ? [one]
+          : [
+              { from: one.from, to: from },
+              { from: to, to: one.to },
+            ].filter((part) => part.to > part.from),
+      ),
+    [...hours],
+  )
+}

@@ -1,6 +1,6 @@
 import { computed, type ComputedRef } from 'vue'
 import type { PulledAfter } from '../../../core/choice/real/factors'
-import { jointCost, type JointCost } from '../../../core/choice/jointCost'
+import type { JointCost } from '../../../core/choice/jointCost'
 import type { KeptShare } from '../../../core/choice/real/keptShares'
 import { marginOf, type Margin } from '../../../core/choice/real/margin'
 import { metExposures } from '../../../core/choice/met'
@@ -11,9 +11,9 @@ import { fullCureS } from '../../../core/planning/steps'
 import type { Reading } from '../../../core/records/reading'
 import type { Arm, Coupon, Decision, Procedure } from '../../../core/records/round'
 import type { Analysis, AnalysisInput, ProcedureSummary } from '../../../core/statistics/analyse'
+import { costOf } from '../../bench/buildJoints'
 import { familyTimes, latestDecision, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
-import { otherGlues } from '../../bench/otherGlues'
 import type { useBench } from '../../bench/store'
 import { benchWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
@@ -30,17 +30,6 @@ export interface Candidate {
   cost: JointCost | null
   cureS: number
 }
-
-/** Cost of one real joint with a procedure; null while its size is open. */
-export const costOf = (bench: Store, view: JointView, procedure: Procedure): JointCost | null =>
-  jointCost(
-    view.joint.brief,
-    procedure,
-    familyTimes(bench, procedure),
-    bench.get('adhesive', procedure.adhesive),
-    bench.bench?.ratePerHour ?? 0,
-    otherGlues(bench, view, procedure, null),
-  )
 
 /** Of every joint what was decided last. */
 export const latestDecisions = (bench: Store): Decision[] =>

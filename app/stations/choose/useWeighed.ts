@@ -8,11 +8,11 @@ import { handsOnMinutes, fullCureS } from '../../../core/planning/steps'
 import { update } from '../../../core/records/entry'
 import { criteria as kinds, type Criterion, type Procedure } from '../../../core/records/round'
 import { stampNow } from '../../bench/clock'
+import { costOf } from '../../bench/buildJoints'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
 import { benchWorker, sideWorker } from '../../workers/client'
-import { costOf } from './round'
 
 /** Draws for what is weighed (methods.md 9), and their seed: the same round is always weighed alike. */
 const DRAWS = 20_000

@@ -12,7 +12,8 @@ import { capital, clockTime, dayName, momentName, plural } from '../../look/figu
 import { benchWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
 import { BEFORE_MIN, calendarText } from '../../bench/calendarText'
-import { jointsLeft, jointsOf, morningOf, noteGlued, procedureName, setRedo } from './buildWork'
+import { jointsLeft, jointsOf, morningOf } from '../../bench/buildJoints'
+import { noteGlued, procedureName, setRedo } from './buildWork'
 
 /** The build's own joints, once it is decided how they are glued, reckoned back from the day of their use. */
 const props = defineProps<{ view: JointView; setting: Setting }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { nextTick, ref, watch } from 'vue'
-import TapeLabel from '../../look/TapeLabel.vue'
-import VerdictMark from '../../look/VerdictMark.vue'
-import { useWhy } from '../../look/why'
+import TapeLabel from './TapeLabel.vue'
+import VerdictMark from './VerdictMark.vue'
+import { useWhy } from './why'
 
 const why = useWhy()
 const panel = ref<HTMLElement>()

@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { byPair } from '../../core/evidence/byPair'
+import { materialClassOf } from '../../core/knowledge/materials'
+import { sayError } from '../../core/messages'
+import { now } from '../bench/clock'
+import { useEvidence } from '../bench/evidence'
+import { classOfMaterial } from '../bench/jointView'
+import { useBench } from '../bench/store'
+import { plural } from '../look/figures'
+import OneOf from '../look/OneOf.vue'
+import PanelGuard from '../look/PanelGuard.vue'
+import WhyPanel from '../look/WhyPanel.vue'
+import { glueWords, familyName } from './evidenceWords'
+import HowGood from './HowGood.vue'
+import PairLines from './PairLines.vue'
+import RulesTested from './RulesTested.vue'
+import SaidList from './SaidList.vue'
+import TrendList from './TrendList.vue'
+
+/** All that was learned at this bench: pair by pair, and how good the forecasts were. It prints as a sheet. */
+const bench = useBench()
+const { evidence, counting, fault, again } = useEvidence()
+type Whose = 'all' | 'own' | 'others'
+const whose = ref<Whose>('all')
+const options = [
+  { value: 'all', words: 'all' },
+  { value: 'own', words: 'own pulls' },
+  { value: 'others', words: 'other makers’' },
+] as const
+const wanted = ref('')
+const hasOthers = computed(() => evidence.value.some(({ owner }) => owner !== null))
+
+const asked = computed(() => {
+  const classOf = classOfMaterial(bench)
+  return bench.all('joint').flatMap(({ brief }) => {
+    const [a, b] = [brief.a.material, brief.b.material].map((id) => (id === null ? null : classOf(id)))
+    return a && b ? [{ a, b, loads: brief.loads }] : []
+  })
+})
+const families = computed(() => [
+  ...evidence.value.map(({ family }) => family),
+  ...bench.all('adhesive').map(({ family }) => family),
+])
+const groups = computed(() => byPair(evidence.value, asked.value, families.value))
+const shown = computed(() => {
+  const text = wanted.value.trim().toLowerCase()
+  return groups.value.flatMap((group) => {
+    const pairHas = [group.a, group.b].some((id) => materialClassOf(id).name.toLowerCase().includes(text))
+    const pulled = group.pulled.filter(
+      (one) =>
+        (whose.value === 'all' || (one.owner === null) === (whose.value === 'own')) &&
+        (pairHas ||
+          glueWords(bench, one).toLowerCase().includes(text) ||
+          familyName(one.family).toLowerCase().includes(text)),
+    )
+    const lent =
+      whose.value === 'others'
+        ? []
+        : group.lent.filter(({ family }) => pairHas || familyName(family).toLowerCase().includes(text))
+    const empty = !pulled.length && !lent.length
+    return empty && (text || whose.value !== 'all') ? [] : [{ ...group, pulled, lent }]
+  })
+})
+const pulls = computed(() => evidence.value.reduce((sum, one) => sum + one.pulls, 0))
+const printed = computed(() => new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(now()))
+const print = () => window.print()
+</script>
+
+<template>
+  <div class="body">
+    <main id="work" tabindex="-1">
+      <div class="top">
+        <h1>Evidence</h1>
+        <v-btn class="alt no-print" @click="print">Print this sheet</v-btn>
+      </div>
+      <p class="mute">
+        <template v-if="pulls"
+          >{{ plural(pulls, 'pull') }} on {{ plural(groups.filter(({ pulled }) => pulled.length).length, 'pair') }} of
+          materials.
+        </template>
+        The bar is where nine in ten of what the typical strength may be lie; the dashed mark is what the tables say.
+      </p>
+      <p class="print-only small">{{ bench.bench?.name }}, {{ printed }}</p>
+      <p v-if="fault" class="problem" role="alert">
+        {{ sayError(fault) }} <v-btn class="quiet" @click="again">Count again</v-btn>
+      </p>
+      <p v-else-if="counting" role="status" class="mute">Counting the pulls…</p>
+      <div v-if="evidence.length" class="filter no-print">
+        <label class="field"
+          ><span>Only what has</span><input v-model="wanted" class="plain" placeholder="foam, contact…" maxlength="60"
+        /></label>
+        <OneOf v-if="hasOthers" v-model="whose" label="Whose pulls" :options="options" />
+      </div>
+      <p v-if="!evidence.length && !counting">
+        Nothing was pulled yet. Each pull you log on Break stays here, with its pair, glue, batch and test, corrects the
+        tables, and lends to pairs that you have not tested.
+      </p>
+      <p v-else-if="!shown.length && evidence.length" class="mute">Nothing here has “{{ wanted }}”.</p>
+      <PairLines v-for="group in shown" :key="`${group.a} ${group.b}`" :group="group" />
+      <PanelGuard name="How good are we"><HowGood :evidence="evidence" /></PanelGuard>
+      <PanelGuard name="What changes with time"><TrendList :evidence="evidence" /></PanelGuard>
+      <RulesTested :evidence="evidence" />
+      <SaidList :evidence="evidence" />
+      <p class="no-print">
+        <router-link :to="{ name: 'merge' }">Put another maker’s bench to this one</router-link> ·
+        <router-link :to="{ name: 'files' }">Files of this bench</router-link>
+      </p>
+    </main>
+    <PanelGuard name="Why"><WhyPanel /></PanelGuard>
+  </div>
+</template>
+
+<style scoped>
+.body {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+  min-height: calc(100vh - 60px);
+  background: linear-gradient(to right, transparent calc(100% - 340px), var(--card) 0);
+}
+main {
+  border-right: 1px solid var(--line);
+  padding: 24px 28px 60px;
+  display: grid;
+  gap: 18px;
+  align-content: start;
+  min-width: 0;
+}
+main > * {
+  min-width: 0;
+}
+.top,
+.filter {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: end;
+  gap: 12px;
+}
+.filter {
+  justify-content: start;
+}
+.print-only {
+  display: none;
+}
+@media (max-width: 1060px) {
+  .body {
+    grid-template-columns: minmax(0, 1fr);
+    background: none;
+  }
+  main {
+    border-right: 0;
+  }
+}
+@media (max-width: 700px) {
+  main {
+    padding: 18px 16px 60px;
+  }
+}
+@media print {
+  .body {
+    display: block;
+  }
+  .print-only {
+    display: block;
+  }
+}
+</style>

@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { computed, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
+import { sheetOf } from '../../core/formats/tabular'
+import { sayError } from '../../core/messages'
+import { tableNames, tableWords, type TableName } from '../../core/records/tables'
+import { now, useMinute } from '../bench/clock'
+import { useBench } from '../bench/store'
+import { benchFileName, saveBlob, saveFile } from '../frame/saveFile'
+import ActButton from '../look/ActButton.vue'
+import { capital, momentName } from '../look/figures'
+import { benchWorker } from '../workers/client'
+import { canKeepUp, keptFile, writeOut, type KeptFile } from './backup'
+import { lastFileAt, noteFile } from './lastFile'
+
+/** Files that the maker owns: the bench file and its backups, the data package, tables for a spreadsheet. */
+const bench = useBench()
+const minute = useMinute()
+const problem = ref('')
+const said = ref('')
+const kept = shallowRef<KeptFile | null>(null)
+const fileAt = ref(0)
+const promised = ref<boolean | null>(null)
+const room = ref<{ used: number; left: number } | null>(null)
+/** 0…1 while a package is made */
+const progress = ref<number | null>(null)
+let running: AbortController | null = null
+onScopeDispose(() => running?.abort())
+
+async function refresh() {
+  if (!bench.id) return
+  kept.value = await keptFile(bench.id)
+  fileAt.value = lastFileAt(bench.id)
+  promised.value = (await navigator.storage?.persisted?.()) ?? null
+  const { usage, quota } = (await navigator.storage?.estimate?.()) ?? {}
+  room.value = usage !== undefined && quota ? { used: usage, left: quota - usage } : null
+}
+onMounted(() => refresh().catch(() => {}))
+
+const stem = computed(() => benchFileName(bench.bench!.name, now()).replace(/\.bench\.json$/, ''))
+async function trying(work: () => Promise<string>) {
+  problem.value = ''
+  said.value = ''
+  try {
+    said.value = await work()
+  } catch (error) {
+    if ((error as Error).name !== 'AbortError') problem.value = sayError(error)
+  }
+  await refresh().catch(() => {})
+}
+
+const keepUp = (anew: boolean) =>
+  trying(async () => {
+    const at = now()
+    const file = await writeOut(bench.id!, benchFileName(bench.bench!.name, at), bench.fileText(), at, anew)
+    noteFile(bench.id!, at)
+    return file ? `Written to ${file.name}.` : 'The browser has saved a bench file.'
+  })
+const save = () =>
+  trying(async () => {
+    saveFile(benchFileName(bench.bench!.name, now()), bench.fileText())
+    noteFile(bench.id!, now())
+    return 'The browser has saved a bench file.'
+  })
+const pack = () =>
+  trying(async () => {
+    running = new AbortController()
+    progress.value = 0
+    try {
+      const blob = await benchWorker().package(
+        { bench: bench.id, tables: bench.tables(), now: now() },
+        { signal: running.signal, onProgress: (done) => (progress.value = done) },
+      )
+      saveBlob(`${stem.value}.package.zip`, blob)
+      return `The browser has saved the data package, ${megabytes(blob.size)}.`
+    } finally {
+      progress.value = null
+    }
+  })
+const askToKeep = () =>
+  trying(async () =>
+    (await navigator.storage.persist())
+      ? 'The browser keeps the benches even when the disk is short.'
+      : 'The browser did not promise it. Keep a file outside it.',
+  )
+
+const table = ref<TableName>('reading')
+const filled = computed(() => tableNames.filter((name) => bench.everything(name).length > 0))
+const saveTable = () =>
+  trying(async () => {
+    const { csvText } = await import('../bench/packageFile')
+    const name = `${stem.value}-${table.value}.csv`
+    saveFile(name, csvText(sheetOf(bench.everything(table.value))), 'text/csv;charset=utf-8')
+    return `The browser has saved ${name}.`
+  })
+
+const megabytes = (bytes: number) => (bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`)
+const gigabytes = (bytes: number) => (bytes < 1e9 ? megabytes(bytes) : `${(bytes / 1e9).toFixed(1)} GB`)
+</script>
+
+<template>
+  <main id="work" class="page" tabindex="-1">
+    <h1>Files of this bench</h1>
+    <p class="mute">All of it lies in this browser. A file of your own lasts longer than any browser.</p>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-else-if="said" class="holds" role="status">{{ said }}</p>
+    <section aria-labelledby="backup">
+      <h2 id="backup">Backup</h2>
+      <p>
+        {{
+          fileAt
+            ? `Last kept outside the browser ${momentName(fileAt, minute)}.`
+            : 'Never kept outside the browser yet.'
+        }}
+        <template v-if="kept"> The file is {{ kept.name }}.</template>
+      </p>
+      <div class="acts">
+        <template v-if="canKeepUp">
+          <ActButton class="go" :act="() => keepUp(false)">{{
+            kept ? 'Bring the file up to date' : 'Choose a file that is kept up to date'
+          }}</ActButton>
+          <ActButton v-if="kept" class="quiet" :act="() => keepUp(true)">Choose another file</ActButton>
+        </template>
+        <ActButton :class="canKeepUp ? 'alt' : 'go'" :act="save">Save a bench file</ActButton>
+      </div>
+      <p class="mute small">
+        A bench file holds every record, but no photos; the data package below holds both.
+        <template v-if="promised"> The browser has promised to keep its store.</template>
+      </p>
+      <p v-if="promised === false" class="small">
+        The browser may clear its store when the disk is short.
+        <ActButton class="quiet" :act="askToKeep">Ask it to keep the benches</ActButton>
+      </p>
+      <p v-if="room" class="small num mute">
+        All benches use {{ gigabytes(room.used) }} here; about {{ gigabytes(room.left) }} are left.
+      </p>
+    </section>
+    <section aria-labelledby="package">
+      <h2 id="package">Data package</h2>
+      <p class="mute">
+        A zip with one table a file, units described, and the photos, in the open tabular format that statistics
+        programs read. It can be read in again as a bench.
+      </p>
+      <div class="acts">
+        <ActButton class="alt" :act="pack">Save the data package</ActButton>
+        <template v-if="progress !== null">
+          <progress :value="progress" max="1" aria-label="making the package" />
+          <v-btn class="quiet" @click="running?.abort()">Cancel</v-btn>
+        </template>
+      </div>
+    </section>
+    <section aria-labelledby="table">
+      <h2 id="table">One table for a spreadsheet</h2>
+      <form class="acts" @submit.prevent="saveTable">
+        <label class="field">
+          <span>Table</span>
+          <select v-model="table" class="plain">
+            <option v-for="name in filled" :key="name" :value="name">{{ capital(tableWords[name]) }}</option>
+          </select>
+        </label>
+        <v-btn class="alt" type="submit">Save it as CSV</v-btn>
+      </form>
+    </section>
+    <section aria-labelledby="others">
+      <h2 id="others">In from elsewhere</h2>
+      <ul class="links">
+        <li><router-link :to="{ name: 'merge' }">Put another bench to this one</router-link></li>
+        <li><router-link :to="{ name: 'benches' }">Read in a file as a bench of its own</router-link></li>
+        <li><router-link :to="{ name: 'evidence' }">Evidence, to print as a sheet</router-link></li>
+      </ul>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.page {
+  padding: 24px 28px 60px;
+  max-width: 820px;
+  display: grid;
+  gap: 22px;
+}
+.page > * {
+  min-width: 0;
+}
+section {
+  display: grid;
+  gap: 10px;
+  border-top: 1px solid var(--line);
+  padding-top: 16px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+}
+.links li {
+  padding: 6px 0;
+}
+@media (max-width: 700px) {
+  .page {
+    padding: 18px 16px 40px;
+  }
+}
+</style>

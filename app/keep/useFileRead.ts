@@ -1,0 +1,37 @@
+import { onScopeDispose, ref } from 'vue'
+import { sayError } from '../../core/messages'
+import type { AnyBenchRead } from '../bench/packageFile'
+import { benchWorker } from '../workers/client'
+
+/** What a bench may be read from: a bench file, a data package. */
+export const BENCH_FILES = '.json,.zip,application/json,application/zip'
+
+/** Reads a bench file or a data package in the worker, with its progress; it can be cancelled. */
+export function useFileRead() {
+  /** 0…1 while it reads, else null */
+  const progress = ref<number | null>(null)
+  const problem = ref('')
+  let running: AbortController | null = null
+
+  /** @returns null where it was cancelled, or could not be read (the problem says why) */
+  async function read(file: Blob): Promise<AnyBenchRead | null> {
+    running?.abort()
+    const mine = (running = new AbortController())
+    problem.value = ''
+    progress.value = 0
+    try {
+      return await benchWorker().readFile(
+        { file },
+        { signal: mine.signal, onProgress: (done) => (progress.value = done) },
+      )
+    } catch (error) {
+      if (!mine.signal.aborted) problem.value = sayError(error)
+      return null
+    } finally {
+      if (running === mine) progress.value = null
+    }
+  }
+  const cancel = () => running?.abort()
+  onScopeDispose(cancel)
+  return { progress, problem, read, cancel }
+}

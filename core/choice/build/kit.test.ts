@@ -1,0 +1,91 @@
+import { describe, expect, it } from 'vitest'
+import { familyOf } from '../../knowledge/families'
+import { materialClassOf } from '../../knowledge/materials'
+import { openBrief, type Brief } from '../../records/joint'
+import { judged, type Setting } from '../../screening/shortlist'
+import { MEND_S, repairKit, type JointToMend } from './kit'
+
+const setting = (a: string, b: string, brief: Partial<Brief>): Setting => ({
+  brief: {
+    ...openBrief(),
+    ...brief,
+    a: { ...openBrief().a, material: a },
+    b: { ...openBrief().b, material: b },
+  },
+  a: materialClassOf(a),
+  b: materialClassOf(b),
+  room: null,
+  currency: '',
+  now: 0,
+  adhesives: [],
+  stock: [],
+  houseRules: [],
+  evidence: [],
+  scraps: [],
+  classOf: (id) => id,
+})
+const joint = (code: string, of: Setting): JointToMend => ({ id: code, code, setting: of })
+const strap = joint('H5', setting('webbing', 'felt', { loads: ['peel'], geometry: 'patch', flex: 'must-flex' }))
+const feather = joint('H3', setting('card', 'foam-eva', { loads: ['peel'], geometry: 'edge-strip' }))
+const beak = joint('H2', setting('metal', 'glass', { loads: ['shear'], geometry: 'lap', gapMm: 0 }))
+
+describe('the repair kit', () => {
+  it('takes as few glues as mend all kinds, each ready within minutes, without mains', () => {
+    const { glues, nothing } = repairKit([strap, feather, beak])
+    expect(nothing).toEqual([])
+    expect(glues.flatMap(({ mends }) => mends).sort()).toEqual(['H2', 'H3', 'H5'])
+    expect(glues.length).toBeLessThan(3)
+    for (const { family, handlingS, mends, packs } of glues) {
+      expect(handlingS).toBeLessThanOrEqual(MEND_S)
+      expect(['melt', 'heat-activated', 'light', 'weld']).not.toContain(familyOf(family).mechanism)
+      expect(packs).toBe(mends.length + 1)
+    }
+    // No two glues of it would have done with one: the first mends the most.
+    const counts = glues.map(({ mends }) => mends.length)
+    expect(counts).toEqual([...counts].sort((x, y) => y - x))
+  })
+
+  it('says how likely the worst of its joints is mended, as the shortlist reckons it for the spot', () => {
+    const { glues } = repairKit([beak])
+    const spot: Brief = {
+      ...beak.setting.brief,
+      life: 'mend',
+      canClamp: false,
+      air: 'outdoors',
+      later: [],
+      count: 1,
+    }
+    const same = judged(familyOf(glues[0]!.family), null, { ...beak.setting, brief: spot })
+    expect(glues[0]!.chance).toBeCloseTo(same.screening.chance, 9)
+  })
+
+  it('prefers what stands on the shelf where it serves as well', () => {
+    const family = repairKit([beak]).glues[0]!.family
+    const own = {
+      id: 'tube',
+      name: 'Small tube',
+      family,
+      aliases: [],
+      packSize: 3,
+      packUnit: 'g' as const,
+      packPrice: 2,
+      label: {},
+      note: '',
+    }
+    const [first] = repairKit([{ ...beak, setting: { ...beak.setting, adhesives: [own] } }]).glues
+    expect(first).toMatchObject({ product: 'tube', name: 'Small tube', pack: '3 g' })
+  })
+
+  it('names what to wear and have at hand once, with how to undo it', () => {
+    const { ready, glues } = repairKit([strap, feather])
+    expect(ready.length).toBe(new Set(ready).size)
+    expect(ready.join(' ')).toMatch(/wipes/)
+    expect(ready.join(' ')).toMatch(/data sheet/)
+    for (const { undo } of glues) expect(undo?.how).toBeTruthy()
+  })
+
+  it('says where nothing mends within minutes', () => {
+    const hot = joint('H8', setting('metal', 'glass', { loads: ['shear'], heatC: 400 }))
+    expect(repairKit([hot])).toMatchObject({ glues: [], nothing: ['H8'] })
+  })
+})

@@ -1,0 +1,145 @@
+import { careFor } from '../../care/care'
+import { thingsToHaveReady } from '../../care/ready'
+import { families, type Family } from '../../knowledge/families'
+import { undoOf, type UndoWay } from '../../knowledge/undo'
+import type { Brief } from '../../records/joint'
+import type { Adhesive } from '../../records/shelf'
+import { judged, type Candidate, type Setting } from '../../screening/shortlist'
+import { productFamily } from '../../situation/label'
+
+/** What mends on the spot can be handled after so many seconds. */
+export const MEND_S = 900
+/** A glue mends a joint when it is nearly as likely to serve as the likeliest, within so many decibans. */
+const AS_GOOD_DB = 6
+/** Without mains, a lamp or a workshop: what needs a tool that is hot, or light, stays at home. */
+const NEEDS_A_TOOL: readonly Family['mechanism'][] = ['melt', 'heat-activated', 'light', 'weld']
+
+/** A decided joint that may come apart on the day. */
+export interface JointToMend {
+  id: string
+  code: string
+  setting: Setting
+}
+
+/** A glue of the kit: sealed small packs of it, and what they mend. */
+export interface KitGlue {
+  key: string
+  name: string
+  family: string
+  /** it stands on the shelf */
+  product: string | null
+  /** codes of the joints that it mends */
+  mends: string[]
+  /** the least of its chances to serve for the day, 0…1 */
+  chance: number
+  /** until the part can be handled, s */
+  handlingS: number
+  /** sealed small packs: one for each kind of joint that it mends, and one to spare */
+  packs: number
+  /** the usual pack of its kind, where no smaller one is sold */
+  pack: string
+  /** how hands, tools and spills are cleaned */
+  cleaning: readonly string[]
+  undo: UndoWay | null
+}
+
+export interface RepairKit {
+  glues: KitGlue[]
+  /** codes of joints that nothing of the tables mends within minutes on the spot */
+  nothing: string[]
+  /** gloves, eyes, wipes, water: once each, for all of them */
+  ready: string[]
+}
+
+/**
+ * The brief as it stands when a joint is mended on the spot: outdoors, by hand, for the day, whatever it looks like;
+ * what it carries and meets stays. That it can be handled in time is asked of the glue itself.
+ */
+const onTheSpot = (brief: Brief): Brief => ({
+  ...brief,
+  life: 'mend',
+  canClamp: false,
+  readyH: null,
+  repositionS: null,
+  look: null,
+  later: [],
+  air: 'outdoors',
+  inShell: null,
+  roomM3: null,
+  handledH: null,
+  handledBy: null,
+  inServiceBy: null,
+  count: 1,
+  perEvening: null,
+  maxCost: null,
+})
+
+const mendsInTime = (family: Family) =>
+  family.handlingS <= MEND_S && family.clamp !== 'clamp' && !NEEDS_A_TOOL.includes(family.mechanism)
+
+/** Every glue, of the shelf or of the tables, that may mend a joint within minutes, with its chance. */
+function menders({ setting }: JointToMend): Candidate[] {
+  const spot: Setting = { ...setting, brief: onTheSpot(setting.brief) }
+  const products = spot.adhesives.flatMap((product: Adhesive) => {
+    const family = productFamily(product)
+    return mendsInTime(family) ? [judged(family, product, spot)] : []
+  })
+  const there = new Set(products.map(({ family }) => family.id))
+  const rest = families
+    .filter((family) => mendsInTime(family) && !there.has(family.id))
+    .map((family) => judged(family, null, spot))
+  const able = [...products, ...rest].filter(({ screening }) => screening.verdict !== 'block')
+  const best = Math.max(...able.map(({ screening }) => screening.db))
+  return able.filter(({ screening }) => screening.db >= best - AS_GOOD_DB)
+}
+
+/**
+ * What to take along on the day: as few glues as mend the most kinds of joints, each with what it mends. Of those that
+ * mend equally many the likeliest comes first, then what stands on the shelf.
+ */
+export function repairKit(joints: readonly JointToMend[]): RepairKit {
+  const able = joints.map((joint) => ({ joint, by: new Map(menders(joint).map((one) => [one.key, one])) }))
+  let open = able.filter(({ by }) => by.size > 0)
+  const nothing = able.filter(({ by }) => by.size === 0).map(({ joint }) => joint.code)
+  const glues: KitGlue[] = []
+  const ready = new Set<string>()
+  while (open.length) {
+    const keys = new Set(open.flatMap(({ by }) => [...by.keys()]))
+    const ranked = [...keys].map((key) => {
+      const mended = open.filter(({ by }) => by.has(key))
+      const all = mended.map(({ by }) => by.get(key)!)
+      const worst = Math.min(...all.map(({ screening }) => screening.db))
+      return { key, mended, all, worst }
+    })
+    ranked.sort(
+      (x, y) =>
+        y.mended.length - x.mended.length ||
+        y.worst - x.worst ||
+        Number(y.all[0]!.product !== null) - Number(x.all[0]!.product !== null) ||
+        (x.key < y.key ? -1 : 1),
+    )
+    const { key, mended, all } = ranked[0]!
+    const { family, product, situation } = all[0]!
+    glues.push({
+      key,
+      name: product?.name ?? family.name,
+      family: family.id,
+      product: product?.id ?? null,
+      mends: mended.map(({ joint }) => joint.code),
+      chance: Math.min(...all.map(({ screening }) => screening.chance)),
+      handlingS: family.handlingS,
+      packs: mended.length + 1,
+      pack: `${situation.family.packSize} ${situation.family.packUnit}`,
+      cleaning: careFor(situation).cleaning,
+      undo: undoOf(family.id)[0] ?? null,
+    })
+    for (const one of all)
+      for (const { what, text } of thingsToHaveReady(one.situation, one.situation.family.hazards))
+        ready.add(`${what}: ${text}`)
+    open = open.filter((one) => !mended.includes(one))
+  }
+  return { glues, nothing, ready: [...ready, ...ALWAYS] }
+}
+
+/** What goes along whatever is mended. */
+const ALWAYS = ['at hand: dry and damp wipes, a bag for what is used up', 'at hand: the labels of what is taken along']
