@@ -73,6 +73,12 @@ export const routes: RouteRecordRaw[] = [
     meta: { title: 'A bench file' },
   },
   {
+    path: '/past',
+    name: 'past',
+    component: () => import('./keep/PastPage.vue'),
+    meta: { title: 'Past tests from a spreadsheet' },
+  },
+  {
     path: '/merge',
     name: 'merge',
     component: () => import('./keep/MergePage.vue'),

@@ -16,6 +16,12 @@ const views: Record<string, string> = {
   shelf: '/shelf',
   benches: '/benches',
   history: '/history',
+  evidence: '/evidence',
+  build: '/build',
+  files: '/files',
+  merge: '/merge',
+  incoming: '/incoming',
+  past: '/past',
   lost: '/nowhere',
 }
 

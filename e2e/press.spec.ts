@@ -14,6 +14,8 @@ const views = [
   '/joint/h2/choose',
   '/joint/h2/print',
   '/shelf',
+  '/evidence',
+  '/build',
 ]
 
 /**

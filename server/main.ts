@@ -4,7 +4,8 @@ import { createServer } from './app'
 const host = process.env['HOST'] ?? '127.0.0.1'
 const first = Number(process.env['PORT'] ?? 4810)
 const demo = process.argv.includes('--demo')
-const dist = new URL('../dist', import.meta.url).pathname
+// Another build than the usual one, for a check.
+const dist = process.env['DIST'] ?? new URL('../dist', import.meta.url).pathname
 
 /** The wished port, or the next free one of twenty. */
 function listen(port: number) {

@@ -1,4 +1,4 @@
-import { computed, shallowRef, type ComputedRef, type Ref } from 'vue'
+import { computed, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import type { EvidenceTables, PairEvidence } from '../../core/evidence/pairEvidence'
 import type { Round } from '../../core/records/round'
 import { benchWorker } from '../workers/client'
@@ -14,11 +14,21 @@ interface Counted {
   parts: readonly unknown[]
   found: PairEvidence[]
 }
-/** What was counted of each round of the bench that is open: a pull counts its own round anew, and no other. */
-const counted = new Map<string, Counted>()
-/** goes up when rounds were counted, so that all pages see it */
-const turn = shallowRef(0)
-let countedBench: string | null = null
+/** What was counted of each round of the open bench: a pull counts its own round anew, and no other. */
+interface Cache {
+  bench: string | null
+  counted: Map<string, Counted>
+  /** goes up when rounds were counted, so that all pages see it */
+  turn: ShallowRef<number>
+}
+const caches = new WeakMap<BenchStore, Cache>()
+function cacheOf(bench: BenchStore): Cache {
+  const known = caches.get(bench)
+  if (known) return known
+  const made: Cache = { bench: null, counted: new Map(), turn: shallowRef(0) }
+  caches.set(bench, made)
+  return made
+}
 
 function tablesOf(bench: BenchStore, round: Round): EvidenceTables {
   const joint = bench.get('joint', round.joint)
@@ -47,11 +57,13 @@ export function useEvidence(): {
   again: () => void
 } {
   const bench = useBench()
+  const cache = cacheOf(bench)
+  const { counted, turn } = cache
   const rounds = steady(
     () => {
-      if (countedBench !== bench.id) {
+      if (cache.bench !== bench.id) {
         counted.clear()
-        countedBench = bench.id
+        cache.bench = bench.id
       }
       return bench.everything('round').map((round) => tablesOf(bench, round))
     },
@@ -85,7 +97,9 @@ export function useEvidence(): {
   )
   const evidence = steady(() => {
     void turn.value
-    return rounds.value.flatMap((tables) => counted.get(tables.round[0]!.id)?.found ?? [])
+    return rounds.value.flatMap((tables) =>
+      tables.reading.length ? (counted.get(tables.round[0]!.id)?.found ?? []) : [],
+    )
   })
   return { evidence, counting: computed(() => open.value.length > 0), fault, again }
 }

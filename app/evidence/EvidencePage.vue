@@ -104,6 +104,7 @@ const print = () => window.print()
       <SaidList :evidence="evidence" />
       <p class="no-print">
         <router-link :to="{ name: 'merge' }">Put another maker’s bench to this one</router-link> ·
+        <router-link :to="{ name: 'past' }">Read in past tests from a spreadsheet</router-link> ·
         <router-link :to="{ name: 'files' }">Files of this bench</router-link>
       </p>
     </main>

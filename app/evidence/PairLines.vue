@@ -40,7 +40,7 @@ const maker = (one: PairEvidence) =>
   <section class="pair" :aria-label="`${names[0]!.name} to ${names[1]!.name}`">
     <div class="head">
       <SeamDrawing class="seam" section="lap" :a="hatch(0)" :b="hatch(1)" />
-      <h3>{{ names[0]!.name }} to {{ names[1]!.name }}</h3>
+      <h2>{{ names[0]!.name }} to {{ names[1]!.name }}</h2>
       <p v-if="scales.size" class="mute small num scale">
         scale
         {{ [...scales].map(([unit, [from, to]]) => `${measured(from, unit)} to ${measured(to, unit)}`).join('; ') }}
@@ -109,6 +109,9 @@ const maker = (one: PairEvidence) =>
   display: grid;
   gap: 6px;
   break-inside: avoid;
+}
+h2 {
+  font-size: 1rem;
 }
 .scale {
   margin-left: auto;

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { asideWords } from '../../core/formats/salvage'
+import { ownCount } from '../../core/records/together/owners'
 import { sayError } from '../../core/messages'
 import {
   addBench,
@@ -90,8 +91,8 @@ async function readIn(file: File) {
     await addBench(tables, photos)
     await refresh()
     const of =
-      `“${tables.bench[0]!.name}” with ${plural(tables.joint.length, 'joint')} and ` +
-      `${plural(tables.reading.length, 'reading')}${photos.length ? `, ${plural(photos.length, 'photo')}` : ''}`
+      `“${tables.bench[0]!.name}” with ${plural(ownCount(tables, 'joint'), 'joint')} and ` +
+      `${plural(ownCount(tables, 'reading'), 'reading')}${photos.length ? `, ${plural(photos.length, 'photo')}` : ''}`
     const left = aside.length ? ` ${plural(aside.length, 'thing')} in it could not be taken and stayed out:` : ''
     say(
       `Read in ${of}${migratedFrom ? `, brought over from version ${migratedFrom}` : ''}.${left}`,

@@ -12,6 +12,7 @@ import type { JointView } from '../bench/jointView'
 import { reopenedOf, reopenedWords } from '../bench/reopenedWords'
 import { useBench } from '../bench/store'
 import { dayName, momentName } from '../look/figures'
+import BackupOffer from './BackupOffer.vue'
 import { saveFile } from './saveFile'
 import { shelfConcerns } from './shelfConcerns'
 
@@ -115,6 +116,7 @@ const due = computed(() =>
       this rule again on {{ dayName(rule.lookAgainOn!) }}.
     </p>
   </template>
+  <BackupOffer />
   <template v-if="concerns.length">
     <h2>Shelf</h2>
     <p v-for="concern in concerns" :key="concern.id">

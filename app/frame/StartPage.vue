@@ -26,6 +26,20 @@ const days = computed(() =>
     : null,
 )
 
+const looking = ref(false)
+/** One press to a bench on which something has happened; the own one stays in the list of benches. */
+async function lookAround() {
+  if (looking.value) return
+  looking.value = true
+  try {
+    const { demoOpened } = await import('./demoOpened')
+    await demoOpened(bench)
+  } catch (error) {
+    bench.tell(String(error instanceof Error ? error.message : error), 'bad')
+  }
+  looking.value = false
+}
+
 const name = ref('')
 /** A first joint brings the build with it: one entry, so one undo takes both back. */
 async function askAbout() {
@@ -74,6 +88,14 @@ async function askAbout() {
           A joint is a place in your build where two materials meet: a rib and its cloth, a sole and its shoe. Say what
           it has to do; Paste Bench says which glues cannot work and why, and helps to test those that might.
         </p>
+        <ol class="first">
+          <li>Name the joint below and complete its sentence: two materials, how it is loaded.</li>
+          <li>Take three glues of the short answer, and let Plan draft the test pieces.</li>
+          <li>Glue, break, choose; then pin up the card.</li>
+        </ol>
+        <p v-if="bench.bench?.kind !== 'demo'">
+          <v-btn class="alt" :aria-busy="looking || undefined" @click="lookAround">Look around in the demo bench</v-btn>
+        </p>
         <div class="sketch" aria-hidden="true"><SeamDrawing section="lap" a="open" b="open" :loads="['shear']" /></div>
       </div>
       <form class="ask" @submit.prevent="askAbout">
@@ -85,7 +107,7 @@ async function askAbout() {
       </form>
     </section>
     <section class="today" aria-labelledby="today">
-      <h2 id="today">Running now</h2>
+      <h2 id="today">Today</h2>
       <RunningNow />
       <LookAgain :views="views" />
     </section>
@@ -120,6 +142,15 @@ async function askAbout() {
 .ask .field {
   flex: 0 1 360px;
   min-width: 220px;
+}
+.first {
+  list-style: decimal;
+  padding-left: 22px;
+  display: grid;
+  gap: 4px;
+}
+.first li {
+  display: list-item;
 }
 .empty {
   max-width: 640px;

@@ -165,6 +165,7 @@ const gigabytes = (bytes: number) => (bytes < 1e9 ? megabytes(bytes) : `${(bytes
       <ul class="links">
         <li><router-link :to="{ name: 'merge' }">Put another bench to this one</router-link></li>
         <li><router-link :to="{ name: 'benches' }">Read in a file as a bench of its own</router-link></li>
+        <li><router-link :to="{ name: 'past' }">Read in past tests from a spreadsheet</router-link></li>
         <li><router-link :to="{ name: 'evidence' }">Evidence, to print as a sheet</router-link></li>
       </ul>
     </section>

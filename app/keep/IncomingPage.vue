@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
+import { ownCount } from '../../core/records/together/owners'
 import { sayError } from '../../core/messages'
 import { addBench, rememberBench } from '../bench/library'
 import type { AnyBenchRead } from '../bench/packageFile'
@@ -58,8 +59,9 @@ async function toThis() {
     <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
     <template v-if="held">
       <p>
-        “{{ title }}”, saved {{ momentName(held.savedAt, minute) }}: {{ plural(held.tables.joint.length, 'joint') }} and
-        {{ plural(held.tables.reading.length, 'reading') }}.
+        “{{ title }}”, saved {{ momentName(held.savedAt, minute) }}:
+        {{ plural(ownCount(held.tables, 'joint'), 'joint') }} and
+        {{ plural(ownCount(held.tables, 'reading'), 'reading') }}.
       </p>
       <div class="acts">
         <ActButton class="go" :act="asOwn">Open it as a bench of its own</ActButton>

@@ -59,13 +59,15 @@ const reading: Record<string, string[]> = {
   procedure: ['start', 'plan', 'glue', 'break', 'card'],
   round: ['start', 'plan', 'glue', 'break', 'choose', 'print'],
   joint: ['start', 'ask', 'shortlist', 'plan', 'glue'],
-  decision: ['start', 'choose', 'card'],
-  stock: ['start', 'shelf', 'shortlist', 'plan'],
-  adhesive: ['shelf', 'shortlist', 'plan', 'choose', 'card'],
+  decision: ['start', 'choose', 'card', 'evidence'],
+  stock: ['start', 'shelf', 'shortlist', 'build'],
+  adhesive: ['shelf', 'shortlist', 'plan', 'choose', 'card', 'build'],
   houseRule: ['start', 'shelf', 'shortlist'],
   material: ['shelf', 'ask', 'plan'],
   offcut: ['print'],
-  build: ['start'],
+  build: ['start', 'build', 'evidence'],
+  maker: ['evidence'],
+  said: ['evidence'],
 }
 const pathOf = (page: string, joint: string) =>
   page === 'start' ? '/' : stations.includes(page) ? `/joint/${joint}/${page}` : `/${page}`

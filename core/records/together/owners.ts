@@ -50,3 +50,9 @@ export function isOthers(
   const owner = get(field as TableName, String(row[field]))
   return owner !== null && isOthers(field as TableName, owner, get)
 }
+
+/** How much of a table is the maker's own, other makers' records left out. */
+export function ownCount(tables: Tables, table: TableName): number {
+  const find = (name: TableName, id: string) => (tables[name] as AnyRecord[]).find((one) => one.id === id) ?? null
+  return (tables[table] as AnyRecord[]).filter((one) => !isOthers(table, one, find)).length
+}

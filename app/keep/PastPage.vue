@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import {
+  pastColumns,
+  pastMapping,
+  pastTestKinds,
+  pastTests,
+  pastTestWords,
+  type PastColumn,
+  type PastMapping,
+  type PastTest,
+} from '../../core/formats/pastTests'
+import { writeBenchFile } from '../../core/formats/writeBenchFile'
+import { forceUnits, forceUnitWords, type ForceUnit } from '../../core/quantities/force'
+import { now } from '../bench/clock'
+import FileButton from '../look/FileButton.vue'
+import { plural } from '../look/figures'
+import { handOver } from './handed'
+
+/** Past tests out of a spreadsheet: columns mapped on screen, bad rows named, then looked at as another bench is. */
+const router = useRouter()
+const text = ref('')
+const name = ref('Past tests')
+const test = ref<PastTest>('lap-shear')
+const unit = ref<ForceUnit>('N')
+const own = ref<PastMapping | null>(null)
+const rows = shallowRef<string[][]>([])
+watch(text, async (typed) => {
+  own.value = null
+  if (!typed.trim()) return void (rows.value = [])
+  const { default: Papa } = await import('papaparse')
+  const parsed = Papa.parse<string[]>(typed.replace(/^\ufeff/, '').trim(), { skipEmptyLines: false }).data
+  if (typed === text.value) rows.value = parsed
+})
+async function pick(file: File) {
+  name.value = file.name.replace(/\.[^.]*$/, '').slice(0, 80) || 'Past tests'
+  text.value = await file.text()
+}
+const head = computed(() => rows.value[0] ?? [])
+const mapping = computed(() => own.value ?? pastMapping(head.value))
+const columnWords: Record<PastColumn, string> = {
+  a: 'One material',
+  b: 'The other',
+  glue: 'Glue',
+  load: 'Load',
+  width: 'Width, mm',
+  overlap: 'Overlap, mm',
+  where: 'Where it let go',
+  day: 'Day',
+  note: 'Note',
+}
+function map(column: PastColumn, event: Event) {
+  const { value } = event.target as HTMLSelectElement
+  own.value = { ...mapping.value, [column]: value === '' ? null : Number(value) }
+}
+const found = computed(() =>
+  pastTests(
+    rows.value
+      .map((cells, i) => ({ line: i + 1, cells }))
+      .slice(1)
+      .filter(({ cells }) => cells.some((cell) => cell.trim())),
+    { mapping: mapping.value, test: test.value, unit: unit.value, name: name.value.trim() || 'Past tests' },
+    now(),
+  ),
+)
+const EXAMPLE = 'Material A\tMaterial B\tGlue\tLoad\tWidth\tOverlap\n' + 'wood\tfelt\tcontact cement\t90 N\t25\t12'
+const LISTED = 40
+async function look() {
+  if (!found.value.tables) return
+  handOver(new File([writeBenchFile(found.value.tables, now())], 'past.json', { type: 'application/json' }))
+  await router.push({ name: 'merge' })
+}
+</script>
+
+<template>
+  <main id="work" class="page" tabindex="-1">
+    <h1>Past tests from a spreadsheet</h1>
+    <p class="mute">
+      A row a pull, with a heading row: two materials, glue, load, width, and for a lap its overlap; where it let go,
+      day and note if you have them. They come in under their own name, with an offset of their own, since nobody knows
+      how they were read.
+    </p>
+    <FileButton accept=".csv,.tsv,.txt,text/csv" @pick="pick">Choose a CSV file</FileButton>
+    <label class="field"
+      ><span>Or paste the rows</span
+      ><textarea v-model="text" class="plain" rows="6" spellcheck="false" :placeholder="EXAMPLE"></textarea>
+    </label>
+    <template v-if="rows.length">
+      <div class="maps">
+        <label class="field"><span>They are called</span><input v-model="name" class="plain" maxlength="80" /></label>
+        <label class="field"
+          ><span>Test</span>
+          <select v-model="test" class="plain">
+            <option v-for="one in pastTestKinds" :key="one" :value="one">{{ pastTestWords(one) }}</option>
+          </select></label
+        >
+        <label class="field"
+          ><span>Loads without a unit are in</span>
+          <select v-model="unit" class="plain">
+            <option v-for="one in forceUnits" :key="one" :value="one">{{ forceUnitWords[one] }}</option>
+          </select></label
+        >
+      </div>
+      <fieldset class="maps">
+        <legend class="mute small">Which column is what</legend>
+        <label v-for="column in pastColumns" :key="column" class="field"
+          ><span>{{ columnWords[column] }}</span>
+          <select class="plain" :value="mapping[column] ?? ''" @change="map(column, $event)">
+            <option value="">none</option>
+            <option v-for="(title, i) in head" :key="i" :value="i">{{ title || `column ${i + 1}` }}</option>
+          </select></label
+        >
+      </fieldset>
+      <p role="status" data-past>
+        {{ plural(found.taken, 'row') }} can be taken in<template v-if="found.bad.length"
+          >, {{ found.bad.length }} cannot:</template
+        ><template v-else>.</template>
+      </p>
+      <ul v-if="found.bad.length" class="bad small">
+        <li v-for="one in found.bad.slice(0, LISTED)" :key="one.line">
+          <b class="num">line {{ one.line }}</b> {{ one.why }}
+        </li>
+        <li v-if="found.bad.length > LISTED" class="mute">and {{ found.bad.length - LISTED }} more</li>
+      </ul>
+      <details v-if="found.understood.length" class="small" open>
+        <summary>What each word was taken for: look whether it is right</summary>
+        <p v-for="one in found.understood" :key="one.text">“{{ one.text }}” is {{ one.as }}</p>
+      </details>
+      <v-btn class="go" :disabled="!found.tables" @click="look">See what would change</v-btn>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.page {
+  padding: 24px 28px 60px;
+  max-width: 860px;
+  display: grid;
+  gap: 16px;
+  justify-items: start;
+}
+.page > * {
+  min-width: 0;
+  max-width: 100%;
+}
+.page > .field {
+  width: min(100%, 700px);
+}
+textarea {
+  width: 100%;
+  font-family: var(--mono);
+}
+.maps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.bad li {
+  padding: 4px 0;
+  border-top: 1px solid var(--line);
+}
+@media (max-width: 700px) {
+  .page {
+    padding: 18px 16px 40px;
+  }
+}
+</style>
