@@ -15,7 +15,6 @@ const views = [
   '/joint/h2/print',
   '/shelf',
   '/evidence',
-  '/build',
 ]
 
 /**

@@ -8,9 +8,9 @@ import { useEvidence } from '../bench/evidence'
 import { classOfMaterial } from '../bench/jointView'
 import { useBench } from '../bench/store'
 import { plural } from '../look/figures'
+import BesideWhy from '../look/BesideWhy.vue'
 import OneOf from '../look/OneOf.vue'
 import PanelGuard from '../look/PanelGuard.vue'
-import WhyPanel from '../look/WhyPanel.vue'
 import { glueWords, familyName } from './evidenceWords'
 import HowGood from './HowGood.vue'
 import PairLines from './PairLines.vue'
@@ -68,8 +68,8 @@ const print = () => window.print()
 </script>
 
 <template>
-  <div class="body">
-    <main id="work" tabindex="-1">
+  <BesideWhy>
+    <div class="page">
       <div class="top">
         <h1>Evidence</h1>
         <v-btn class="alt no-print" @click="print">Print this sheet</v-btn>
@@ -107,27 +107,16 @@ const print = () => window.print()
         <router-link :to="{ name: 'past' }">Read in past tests from a spreadsheet</router-link> ·
         <router-link :to="{ name: 'files' }">Files of this bench</router-link>
       </p>
-    </main>
-    <PanelGuard name="Why"><WhyPanel /></PanelGuard>
-  </div>
+    </div>
+  </BesideWhy>
 </template>
 
 <style scoped>
-.body {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 340px;
-  min-height: calc(100vh - 60px);
-  background: linear-gradient(to right, transparent calc(100% - 340px), var(--card) 0);
-}
-main {
-  border-right: 1px solid var(--line);
-  padding: 24px 28px 60px;
+.page {
   display: grid;
   gap: 18px;
-  align-content: start;
-  min-width: 0;
 }
-main > * {
+.page > * {
   min-width: 0;
 }
 .top,
@@ -144,24 +133,7 @@ main > * {
 .print-only {
   display: none;
 }
-@media (max-width: 1060px) {
-  .body {
-    grid-template-columns: minmax(0, 1fr);
-    background: none;
-  }
-  main {
-    border-right: 0;
-  }
-}
-@media (max-width: 700px) {
-  main {
-    padding: 18px 16px 60px;
-  }
-}
 @media print {
-  .body {
-    display: block;
-  }
   .print-only {
     display: block;
   }

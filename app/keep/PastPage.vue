@@ -2,7 +2,6 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import {
-  pastColumns,
   pastMapping,
   pastTestKinds,
   pastTests,
@@ -14,8 +13,9 @@ import {
 import { writeBenchFile } from '../../core/formats/writeBenchFile'
 import { forceUnits, forceUnitWords, type ForceUnit } from '../../core/quantities/force'
 import { now } from '../bench/clock'
+import ColumnMap from '../look/ColumnMap.vue'
 import FileButton from '../look/FileButton.vue'
-import { plural } from '../look/figures'
+import RowsTaken from '../look/RowsTaken.vue'
 import { handOver } from './handed'
 
 /** Past tests out of a spreadsheet: columns mapped on screen, bad rows named, then looked at as another bench is. */
@@ -50,10 +50,6 @@ const columnWords: Record<PastColumn, string> = {
   day: 'Day',
   note: 'Note',
 }
-function map(column: PastColumn, event: Event) {
-  const { value } = event.target as HTMLSelectElement
-  own.value = { ...mapping.value, [column]: value === '' ? null : Number(value) }
-}
 const found = computed(() =>
   pastTests(
     rows.value
@@ -65,7 +61,6 @@ const found = computed(() =>
   ),
 )
 const EXAMPLE = 'Material A\tMaterial B\tGlue\tLoad\tWidth\tOverlap\n' + 'wood\tfelt\tcontact cement\t90 N\t25\t12'
-const LISTED = 40
 async function look() {
   if (!found.value.tables) return
   handOver(new File([writeBenchFile(found.value.tables, now())], 'past.json', { type: 'application/json' }))
@@ -102,27 +97,8 @@ async function look() {
           </select></label
         >
       </div>
-      <fieldset class="maps">
-        <legend class="mute small">Which column is what</legend>
-        <label v-for="column in pastColumns" :key="column" class="field"
-          ><span>{{ columnWords[column] }}</span>
-          <select class="plain" :value="mapping[column] ?? ''" @change="map(column, $event)">
-            <option value="">none</option>
-            <option v-for="(title, i) in head" :key="i" :value="i">{{ title || `column ${i + 1}` }}</option>
-          </select></label
-        >
-      </fieldset>
-      <p role="status" data-past>
-        {{ plural(found.taken, 'row') }} can be taken in<template v-if="found.bad.length"
-          >, {{ found.bad.length }} cannot:</template
-        ><template v-else>.</template>
-      </p>
-      <ul v-if="found.bad.length" class="bad small">
-        <li v-for="one in found.bad.slice(0, LISTED)" :key="one.line">
-          <b class="num">line {{ one.line }}</b> {{ one.why }}
-        </li>
-        <li v-if="found.bad.length > LISTED" class="mute">and {{ found.bad.length - LISTED }} more</li>
-      </ul>
+      <ColumnMap :words="columnWords" :mapping="mapping" :titles="head" @map="own = $event" />
+      <RowsTaken :taken="found.taken" :bad="found.bad" />
       <details v-if="found.understood.length" class="small" open>
         <summary>What each word was taken for: look whether it is right</summary>
         <p v-for="one in found.understood" :key="one.text">“{{ one.text }}” is {{ one.as }}</p>
@@ -155,10 +131,6 @@ textarea {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
-}
-.bad li {
-  padding: 4px 0;
-  border-top: 1px solid var(--line);
 }
 @media (max-width: 700px) {
   .page {

@@ -178,13 +178,13 @@ describe('past tests from a spreadsheet', () => {
       'zzzz;felt;contact cement;120 N;25;12',
     ].join('\n')
     await mounted.wrapper.find('textarea').setValue(sheet)
-    await shown(mounted, '[data-past]')
+    await shown(mounted, '[data-rows]')
     // “Pull” is no heading that says what it is: it is mapped by hand.
-    expect(mounted.wrapper.find('[data-past]').text()).toMatch(/^0 rows can be taken in, 3 cannot/)
+    expect(mounted.wrapper.find('[data-rows]').text()).toMatch(/^0 rows can be taken in, 3 cannot/)
     const load = mounted.wrapper.findAll('fieldset label').find((one) => /^Load/.test(one.text()))!
     await load.find('select').setValue('3')
     await flushPromises()
-    expect(mounted.wrapper.find('[data-past]').text()).toMatch(/^2 rows can be taken in, 1 cannot/)
+    expect(mounted.wrapper.find('[data-rows]').text()).toMatch(/^2 rows can be taken in, 1 cannot/)
     expect(mounted.wrapper.text()).toMatch(/line 4 “zzzz” is no material/)
     await press(mounted, /^See what would change$/)
     await shown(mounted, '[data-preview]')

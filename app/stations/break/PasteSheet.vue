@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { pastedColumns, pastedTable, type PastedColumn, type PastedMapping } from '../../../core/formats/pastedRows'
+import { pastedTable, type PastedColumn, type PastedMapping } from '../../../core/formats/pastedRows'
 import { stampNow } from '../../bench/clock'
 import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
+import ColumnMap from '../../look/ColumnMap.vue'
 import { plural } from '../../look/figures'
+import RowsTaken from '../../look/RowsTaken.vue'
 import { logPasted, pastedReadings } from './pasteWork'
 
 /** A bench sheet that was written by hand or in a spreadsheet: pasted as rows, looked through, taken in as one step. */
@@ -34,12 +36,6 @@ const columnWords: Record<PastedColumn, string> = {
   where: 'Where it let go',
   note: 'Note',
 }
-function map(column: PastedColumn, event: Event) {
-  const { value } = event.target as HTMLSelectElement
-  own.value = { ...table.value.mapping, [column]: value === '' ? null : Number(value) }
-}
-/** Bad rows that are listed at once. */
-const LISTED = 40
 async function log() {
   if (found.value.readings.length && (await logPasted(bench, props.view, found.value.readings))) text.value = ''
 }
@@ -60,26 +56,8 @@ async function log() {
         ></textarea>
       </label>
       <template v-if="rows.length">
-        <div class="maps">
-          <label v-for="column in pastedColumns" :key="column" class="field"
-            ><span>{{ columnWords[column] }}</span>
-            <select class="plain" :value="table.mapping[column] ?? ''" @change="map(column, $event)">
-              <option value="">none</option>
-              <option v-for="(name, i) in columns" :key="i" :value="i">{{ name }}</option>
-            </select>
-          </label>
-        </div>
-        <p role="status" data-pasted>
-          {{ plural(found.readings.length, 'row') }} can be taken in<template v-if="found.bad.length"
-            >, {{ found.bad.length }} cannot:</template
-          ><template v-else>.</template>
-        </p>
-        <ul v-if="found.bad.length" class="bad">
-          <li v-for="one in found.bad.slice(0, LISTED)" :key="one.line">
-            <b class="num">line {{ one.line }}</b> {{ one.why }}
-          </li>
-          <li v-if="found.bad.length > LISTED" class="mute">and {{ found.bad.length - LISTED }} more</li>
-        </ul>
+        <ColumnMap :words="columnWords" :mapping="table.mapping" :titles="columns" @map="own = $event" />
+        <RowsTaken :taken="found.readings.length" :bad="found.bad" />
         <v-btn class="alt" :disabled="!found.readings.length" @click="log"
           >Log {{ plural(found.readings.length, 'pull') }}</v-btn
         >
@@ -103,14 +81,5 @@ summary {
 textarea {
   width: 100%;
   font-family: var(--mono);
-}
-.maps {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-.bad li {
-  padding: 4px 0;
-  border-top: 1px solid var(--line);
 }
 </style>

@@ -145,7 +145,7 @@ describe('a sheet that is pasted', () => {
     await vi.waitFor(
       async () => {
         await flushPromises()
-        expect(mounted.wrapper.find('[data-pasted]').text()).toMatch(/480 rows can be taken in, 20 cannot/)
+        expect(mounted.wrapper.find('[data-rows]').text()).toMatch(/480 rows can be taken in, 20 cannot/)
       },
       { timeout: 20_000 },
     )

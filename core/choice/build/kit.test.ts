@@ -3,7 +3,7 @@ import { familyOf } from '../../knowledge/families'
 import { materialClassOf } from '../../knowledge/materials'
 import { openBrief, type Brief } from '../../records/joint'
 import { judged, type Setting } from '../../screening/shortlist'
-import { MEND_S, repairKit, type JointToMend } from './kit'
+import { fewest, MEND_S, repairKit, type JointToMend } from './kit'
 
 const setting = (a: string, b: string, brief: Partial<Brief>): Setting => ({
   brief: {
@@ -28,6 +28,25 @@ const joint = (code: string, of: Setting): JointToMend => ({ id: code, code, set
 const strap = joint('H5', setting('webbing', 'felt', { loads: ['peel'], geometry: 'patch', flex: 'must-flex' }))
 const feather = joint('H3', setting('card', 'foam-eva', { loads: ['peel'], geometry: 'edge-strip' }))
 const beak = joint('H2', setting('metal', 'glass', { loads: ['shear'], geometry: 'lap', gapMm: 0 }))
+
+describe('as few glues as mend all', () => {
+  // The example of docs/build-worked.md: P mends H1, H3 and H5, Q mends H2 and H3, R only H2, likelier than Q there.
+  it('agrees with the worked example', () => {
+    const joint = (code: string, by: Record<string, number>) => ({ code, by: new Map(Object.entries(by)) })
+    const joints = [
+      joint('H1', { P: 5 }),
+      joint('H2', { Q: 3, R: 6 }),
+      joint('H3', { P: 5, Q: 8 }),
+      joint('H5', { P: 2 }),
+      joint('H7', {}),
+    ]
+    const taken = fewest(joints, (x, y) => Math.min(...y) - Math.min(...x))
+    expect(taken.map(({ key, codes }) => [key, codes])).toEqual([
+      ['P', ['H1', 'H3', 'H5']],
+      ['R', ['H2']],
+    ])
+  })
+})
 
 describe('the repair kit', () => {
   it('takes as few glues as mend all kinds, each ready within minutes, without mains', () => {

@@ -93,52 +93,74 @@ function menders({ setting }: JointToMend): Candidate[] {
   return able.filter(({ screening }) => screening.db >= best - AS_GOOD_DB)
 }
 
+/** A joint with what mends it, by the glue's key. */
+interface Mendable<T> {
+  code: string
+  by: ReadonlyMap<string, T>
+}
+
+/**
+ * As few as mend all: the one that mends the most, then the one that mends most of the rest, and so on.
+ * @param better of two that mend equally many, below 0 where the first is; each with all that it mends
+ */
+export function fewest<T>(
+  joints: readonly Mendable<T>[],
+  better: (one: readonly T[], other: readonly T[]) => number,
+): { key: string; codes: string[]; all: T[] }[] {
+  const taken: { key: string; codes: string[]; all: T[] }[] = []
+  let open = joints.filter(({ by }) => by.size > 0)
+  while (open.length) {
+    const ranked = [...new Set(open.flatMap(({ by }) => [...by.keys()]))].map((key) => {
+      const mended = open.filter(({ by }) => by.has(key))
+      return { key, codes: mended.map(({ code }) => code), all: mended.map(({ by }) => by.get(key)!) }
+    })
+    ranked.sort((x, y) => y.codes.length - x.codes.length || better(x.all, y.all) || (x.key < y.key ? -1 : 1))
+    const first = ranked[0]!
+    taken.push(first)
+    open = open.filter(({ by }) => !by.has(first.key))
+  }
+  return taken
+}
+
+const worst = (all: readonly Candidate[]) => Math.min(...all.map(({ screening }) => screening.db))
+/** The likelier one at the joint that it mends worst, then what stands on the shelf. */
+const likelier = (one: readonly Candidate[], other: readonly Candidate[]) =>
+  worst(other) - worst(one) || Number(other[0]!.product !== null) - Number(one[0]!.product !== null)
+
 /**
  * What to take along on the day: as few glues as mend the most kinds of joints, each with what it mends. Of those that
  * mend equally many the likeliest comes first, then what stands on the shelf.
  */
 export function repairKit(joints: readonly JointToMend[]): RepairKit {
-  const able = joints.map((joint) => ({ joint, by: new Map(menders(joint).map((one) => [one.key, one])) }))
-  let open = able.filter(({ by }) => by.size > 0)
-  const nothing = able.filter(({ by }) => by.size === 0).map(({ joint }) => joint.code)
-  const glues: KitGlue[] = []
+  const able = joints.map((joint) => ({
+    code: joint.code,
+    by: new Map(menders(joint).map((one) => [one.key, one])),
+  }))
+  const taken = fewest(able, likelier)
   const ready = new Set<string>()
-  while (open.length) {
-    const keys = new Set(open.flatMap(({ by }) => [...by.keys()]))
-    const ranked = [...keys].map((key) => {
-      const mended = open.filter(({ by }) => by.has(key))
-      const all = mended.map(({ by }) => by.get(key)!)
-      const worst = Math.min(...all.map(({ screening }) => screening.db))
-      return { key, mended, all, worst }
-    })
-    ranked.sort(
-      (x, y) =>
-        y.mended.length - x.mended.length ||
-        y.worst - x.worst ||
-        Number(y.all[0]!.product !== null) - Number(x.all[0]!.product !== null) ||
-        (x.key < y.key ? -1 : 1),
-    )
-    const { key, mended, all } = ranked[0]!
-    const { family, product, situation } = all[0]!
-    glues.push({
-      key,
-      name: product?.name ?? family.name,
-      family: family.id,
-      product: product?.id ?? null,
-      mends: mended.map(({ joint }) => joint.code),
-      chance: Math.min(...all.map(({ screening }) => screening.chance)),
-      handlingS: family.handlingS,
-      packs: mended.length + 1,
-      pack: `${situation.family.packSize} ${situation.family.packUnit}`,
-      cleaning: careFor(situation).cleaning,
-      undo: undoOf(family.id)[0] ?? null,
-    })
-    for (const one of all)
-      for (const { what, text } of thingsToHaveReady(one.situation, one.situation.family.hazards))
-        ready.add(`${what}: ${text}`)
-    open = open.filter((one) => !mended.includes(one))
+  for (const { all } of taken)
+    for (const { situation } of all)
+      for (const { what, text } of thingsToHaveReady(situation, situation.family.hazards)) ready.add(`${what}: ${text}`)
+  return {
+    glues: taken.map(({ key, codes, all }): KitGlue => {
+      const { family, product, situation } = all[0]!
+      return {
+        key,
+        name: product?.name ?? family.name,
+        family: family.id,
+        product: product?.id ?? null,
+        mends: codes,
+        chance: Math.min(...all.map(({ screening }) => screening.chance)),
+        handlingS: family.handlingS,
+        packs: codes.length + 1,
+        pack: `${situation.family.packSize} ${situation.family.packUnit}`,
+        cleaning: careFor(situation).cleaning,
+        undo: undoOf(family.id)[0] ?? null,
+      }
+    }),
+    nothing: able.filter(({ by }) => by.size === 0).map(({ code }) => code),
+    ready: [...ready, ...ALWAYS],
   }
-  return { glues, nothing, ready: [...ready, ...ALWAYS] }
 }
 
 /** What goes along whatever is mended. */
