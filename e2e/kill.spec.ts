@@ -11,7 +11,11 @@ test('killing the browser in the middle of 200 fast entries loses none that was 
 }) => {
   const profile = mkdtempSync(join(tmpdir(), 'bench-'))
   const start = (): Promise<BrowserContext> =>
-    chromium.launchPersistentContext(profile, { ...launchOptions, baseURL: emptyServer })
+    chromium.launchPersistentContext(profile, {
+      ...launchOptions,
+      baseURL: emptyServer,
+      serviceWorkers: 'block',
+    })
   let context = await start()
   let page = context.pages()[0]!
   await page.clock.install()

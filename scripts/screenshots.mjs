@@ -122,6 +122,7 @@ async function putTogether(page) {
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save a bench file' }).click()
   const file = JSON.parse(readFileSync(await (await download).path(), 'utf8'))
+  await page.keyboard.press('Escape')
   const { joint, reading, adhesive } = file.tables
   joint.push({ ...structuredClone(joint[0]), id: 'tail', code: 'H6', name: 'Tail to spine' })
   joint[0].brief.heatC = 40

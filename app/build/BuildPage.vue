@@ -80,9 +80,11 @@ const print = () => window.print()
         <tbody>
           <tr v-for="row in rows" :key="row.view.joint.id">
             <th scope="row">
-              <router-link :to="{ name: row.view.progress.at, params: { joint: row.view.joint.id } }"
-                ><TapeLabel>{{ row.view.joint.code }}</TapeLabel> {{ row.view.joint.name }}</router-link
-              >
+              <TapeLabel>{{ row.view.joint.code }}</TapeLabel>
+              {{ ' ' }}
+              <router-link :to="{ name: row.view.progress.at, params: { joint: row.view.joint.id } }">{{
+                row.view.joint.name
+              }}</router-link>
             </th>
             <template v-if="row.procedure">
               <td data-head="glue">{{ glueName(bench, row.procedure) }}</td>

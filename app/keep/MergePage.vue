@@ -2,14 +2,7 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { asideWords } from '../../core/formats/salvage'
 import { sayError } from '../../core/messages'
-import {
-  clashKey,
-  laterStands,
-  whoseBench,
-  type BenchClash,
-  type MergePreview,
-  type Side,
-} from '../../core/records/together/merge'
+import { clashKey, whoseBench, type BenchClash, type MergePreview, type Side } from '../../core/records/together/merge'
 import type { Whose } from '../../core/records/together/owners'
 import type { AnyRecord, TableName, Tables } from '../../core/records/tables'
 import { keepPhoto, photoOf } from '../bench/photos'
@@ -62,7 +55,7 @@ async function look() {
   const { tables, savedAt } = other.value
   try {
     preview.value = await benchWorker().mergePreview({ here, other: { tables, savedAt }, whose: whose.value })
-    answers.value = Object.fromEntries(preview.value.clashes.map((clash) => [clashKey(clash), laterStands(clash)]))
+    later()
   } catch (error) {
     problem.value = sayError(error)
   }
@@ -74,8 +67,11 @@ const choose = (to: Whose | null) => {
 const all = (side: Side) => {
   for (const clash of preview.value?.clashes ?? []) answers.value[clashKey(clash)] = side
 }
-const later = () => {
-  for (const clash of preview.value?.clashes ?? []) answers.value[clashKey(clash)] = laterStands(clash)
+/** Where neither copy says when it was written, what stands here stays. */
+function later() {
+  answers.value = Object.fromEntries(
+    (preview.value?.clashes ?? []).map((clash) => [clashKey(clash), clash.later ?? 'here']),
+  )
 }
 
 const find = (table: TableName, id: string): AnyRecord | null =>
@@ -192,7 +188,7 @@ async function put() {
             <p class="mute small">
               {{
                 clash.later === null
-                  ? 'Neither says when it was written.'
+                  ? 'Neither says when it was written: it stays as it is here unless you say otherwise.'
                   : `Written later ${clash.later === 'here' ? 'here' : 'there'}.`
               }}<template v-if="clash.table === 'reading'"> What does not stand is kept with the reading.</template>
             </p>
