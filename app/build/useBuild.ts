@@ -89,7 +89,7 @@ export function useBuild(build: () => Build | null) {
 
   const mended = steady(
     () => rows.value.filter(({ procedure }) => procedure !== null).map(({ view }) => view.joint),
-    (list) => [...list, evidence.value, bench.all('adhesive').length, bench.all('stock').length],
+    (list) => [...list, evidence.value, ...bench.all('adhesive'), ...bench.all('stock')],
   )
   const kit = useAsked(
     () => (mended.value.length ? mended.value : null),
@@ -106,7 +106,7 @@ export function useBuild(build: () => Build | null) {
       )
     },
   )
-  return { rows, shopping, order, kit, wantedAt, late: (view: JointView) => isLate(dayOf(view), openedAt) }
+  return { rows, shopping, order, kit, late: (view: JointView) => isLate(dayOf(view), openedAt) }
 }
 
 const isLate = (day: string | null, at: number) => day !== null && morningOf(day) <= at

@@ -45,19 +45,15 @@ const families = computed(() => [
 const groups = computed(() => byPair(evidence.value, asked.value, families.value))
 const shown = computed(() => {
   const text = wanted.value.trim().toLowerCase()
+  const has = (...names: string[]) => names.some((name) => name.toLowerCase().includes(text))
   return groups.value.flatMap((group) => {
-    const pairHas = [group.a, group.b].some((id) => materialClassOf(id).name.toLowerCase().includes(text))
+    const pairHas = has(materialClassOf(group.a).name, materialClassOf(group.b).name)
     const pulled = group.pulled.filter(
       (one) =>
         (whose.value === 'all' || (one.owner === null) === (whose.value === 'own')) &&
-        (pairHas ||
-          glueWords(bench, one).toLowerCase().includes(text) ||
-          familyName(one.family).toLowerCase().includes(text)),
+        (pairHas || has(glueWords(bench, one), familyName(one.family))),
     )
-    const lent =
-      whose.value === 'others'
-        ? []
-        : group.lent.filter(({ family }) => pairHas || familyName(family).toLowerCase().includes(text))
+    const lent = whose.value === 'others' ? [] : group.lent.filter(({ family }) => pairHas || has(familyName(family)))
     const empty = !pulled.length && !lent.length
     return empty && (text || whose.value !== 'all') ? [] : [{ ...group, pulled, lent }]
   })

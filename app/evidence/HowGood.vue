@@ -15,10 +15,9 @@ import { modeWords, type FailureMode } from '../../core/knowledge/weights'
 import { gaugeError } from '../../core/readings/gaugeCheck'
 import { useBench } from '../bench/store'
 import AskWhy from '../look/AskWhy.vue'
-import { capital, figure, percent, plural, wholePercent } from '../look/figures'
+import { capital, figure, momentName, percent, plural, wholePercent } from '../look/figures'
 import type { Explanation } from '../look/why'
 import { useMinute } from '../bench/clock'
-import { momentName } from '../look/figures'
 
 /** How good are we: forecasts against results, rules that were wrong here, hunches, gauges. */
 const props = defineProps<{ evidence: readonly PairEvidence[] }>()

@@ -5,6 +5,7 @@ import { gramsPerCm2 } from '../../planning/needs'
 import type { Brief } from '../../records/joint'
 import type { Procedure } from '../../records/round'
 import type { StockItem } from '../../records/shelf'
+import { packDaysLeft } from '../../situation/packs'
 
 /** Kept back for joints that go wrong, as a share of what they take. */
 export const SPARE = 0.1
@@ -55,14 +56,6 @@ export interface Shopping {
 
 const g = (grams: number) => `${grams < 10 ? grams.toFixed(2) : grams.toFixed(1)} g`
 
-/** A pack that is good on a day: not past its date, and not open for longer than its kind keeps. */
-function isGood(pack: StockItem, keepsOpenDays: number | null, at: number): boolean {
-  const opened = pack.openedOn === null || keepsOpenDays === null ? null : Date.parse(`${pack.openedOn}T12:00:00Z`)
-  const expires = pack.expiresOn === null ? Infinity : Date.parse(`${pack.expiresOn}T23:59:59Z`)
-  const dries = opened === null ? Infinity : opened + keepsOpenDays! * 86_400_000
-  return at <= expires && at <= dries
-}
-
 /**
  * What to buy for all joints that are decided and not glued yet: grams by procedure and size, a tenth to spare, less
  * what stands on the shelf and is good when it is wanted; in whole packs.
@@ -99,7 +92,7 @@ export function shoppingList(joints: readonly JointToBuy[], stock: readonly Stoc
     const pack = packOf(glue.product, glue.family)
     const packG = packGrams({ family: glue.family.id, ...pack, spreadGm2: glue.family.spreadGm2 })
     const own = stock.filter((one) => one.adhesive === glue.product?.id && one.left > 0)
-    const good = own.filter((one) => isGood(one, glue.family.shelfOpenedDays, wantedAt))
+    const good = own.filter((one) => (packDaysLeft(one, glue.family.shelfOpenedDays, wantedAt) ?? 0) >= 0)
     const leftG = good.reduce((total, one) => total + one.left * packG, 0)
     const wantedG = grams * (1 + SPARE)
     // A hair of slack, so that rounding in the sum buys no further pack.
