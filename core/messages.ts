@@ -27,12 +27,18 @@ const sentences: Record<ErrorCode, string> = {
     'untouched.',
   damaged: 'The bench file is damaged at {field}: {detail}. Nothing was read in.',
   conflict: '{field} was changed elsewhere in the meantime. Nothing was written; look again and repeat the change.',
+  'changed-since':
+    '“{what}” cannot be taken back or done again by itself: “{by}” changed the same thing since, in another tab. ' +
+    'Take that back first. Nothing was written.',
   taken: '{field}. Nothing was written.',
   'none-left': 'Both benches have a {field}, and no other name is left for one of them. Rename one first.',
   'points-nowhere': '{field} needs {to}, which is no longer there. Nothing was written.',
   'still-used': '{field} is still used by {by}. Nothing was written.',
   'bench-gone': 'This bench is no longer kept here: {detail}',
   'bench-damaged': 'This bench cannot be read whole: {detail}',
+  'piece-missing':
+    'A part of the app could not be fetched, so nothing was written. Is its server still running, or the network ' +
+    'there? Then do it again.',
   'no-load': 'A load of 0 is no strength: say “came apart in handling”, or give what the scale said.',
   'rest-not-read': 'Expected a number such as {example}; “{rest}” in “{got}” was not understood.',
   'unknown-verb': 'There is no verb “{got}”. Known: {known}.',

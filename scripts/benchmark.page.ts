@@ -1,6 +1,6 @@
 import { bruteForce } from '../core/statistics/__tests__/bruteForce'
-import { emptyBench } from '../core/records/bench'
-import { openBrief } from '../core/records/joint'
+import { emptyBench } from '../core/records/emptyBench'
+import { openBrief } from '../core/records/openBrief'
 import { insert } from '../core/records/entry'
 import type { Reading } from '../core/records/reading'
 import { noTables, type Tables } from '../core/records/tables'

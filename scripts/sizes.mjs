@@ -5,8 +5,13 @@ import { root } from './ready.mjs'
 
 const dist = `${root}dist/`
 const manifest = JSON.parse(readFileSync(`${dist}.vite/manifest.json`, 'utf8'))
-// The first load may weigh 200 kB of script; 10 kB of it are kept free for what comes next.
-const budget = { script: 190_000, style: 40_000, font: 80_000 }
+// Start page and frame may weigh 150 kB of script; what makes the demo bench comes on top, at its first visit alone.
+const budget = {
+  'script of the start page': 150_000,
+  'script with the demo builder': 170_000,
+  style: 40_000,
+  font: 80_000,
+}
 const gzip = (file) => gzipSync(readFileSync(dist + file)).length
 
 /** A chunk with all it imports at once. */
@@ -28,25 +33,21 @@ const fonts = [
 ]
 const sum = (files, weigh) => files.reduce((total, file) => total + weigh(file), 0)
 const got = {
-  script: sum(scripts, gzip),
+  'script of the start page': sum(
+    [...first].map((key) => manifest[key].file),
+    gzip,
+  ),
+  'script with the demo builder': sum(scripts, gzip),
   style: sum(styles, gzip),
   font: sum(fonts, (file) => readFileSync(dist + file).length),
 }
-console.log(
-  `first load without the demo builder: ${(
-    sum(
-      [...first].map((key) => manifest[key].file),
-      gzip,
-    ) / 1000
-  ).toFixed(1)} kB of script`,
-)
 for (const kind of Object.keys(budget))
   console.log(`${kind}: ${(got[kind] / 1000).toFixed(1)} kB of ${budget[kind] / 1000} kB`)
 
 // No worker or file-reading code in it: none of their names is reached without a dynamic import.
 const text = scripts.map((file) => readFileSync(dist + file, 'utf8')).join('')
 const strangers = ['Papa.parse', 'onmessage=e=>'].filter((word) => text.includes(word) && word !== 'onmessage=e=>')
-const lazy = [...chunks].filter((key) => /papaparse|workers\/worker/.test(key))
+const lazy = [...chunks].filter((key) => /papaparse|workers\/worker|records\/check/.test(key))
 if (strangers.length || lazy.length)
   console.log(`in the first load, and should not be: ${[...strangers, ...lazy].join(', ')}`)
 const over = Object.keys(budget).filter((kind) => got[kind] > budget[kind])

@@ -10,6 +10,10 @@ const CLIMATE_EVERY_MS = 1000
 /** Samples are sent in bundles, as a port hands them over. */
 const BUNDLE_MS = 100
 const KEEP_ALIVE_MS = 15_000
+/** A stream that nobody reads is ended: what waits for its reader, bytes. */
+const MOST_WAITING = 256 * 1024
+/** No evening at the bench is longer; whoever still reads connects again. */
+const LONGEST_MS = 12 * 3_600_000
 
 /** A number of the query within bounds, or what is taken without one. */
 function numberIn(request: Request, name: string, usual: number, least: number, most: number): number {
@@ -37,9 +41,17 @@ export function simulatedInstruments(random: () => number = seededRandom(Date.no
     response.status(200)
     response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' })
     response.flushHeaders()
-    const alive = setInterval(() => response.write(': \n\n'), KEEP_ALIVE_MS)
-    response.on('close', () => clearInterval(alive))
-    return (data) => void response.write(`data: ${JSON.stringify({ simulated: true, ...data })}\n\n`)
+    const write = (text: string) => {
+      if (response.writableLength > MOST_WAITING) response.destroy()
+      else response.write(text)
+    }
+    const alive = setInterval(() => write(': \n\n'), KEEP_ALIVE_MS)
+    const last = setTimeout(() => response.end(), LONGEST_MS)
+    response.on('close', () => {
+      clearInterval(alive)
+      clearTimeout(last)
+    })
+    return (data) => write(`data: ${JSON.stringify({ simulated: true, ...data })}\n\n`)
   }
 
   router.get('/climate', (request, response) => {

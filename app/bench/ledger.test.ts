@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { reactive } from 'vue'
-import { emptyBench } from '../../core/records/bench'
+import { emptyBench } from '../../core/records/emptyBench'
 import { insert, remove, update, type Change, type Entry } from '../../core/records/entry'
 import { noTables, type RecordOf, type Tables } from '../../core/records/tables'
 import { seededRandom } from '../../core/planning/random'
@@ -101,6 +101,36 @@ describe('the ledger', () => {
     expect(await again.undo()).toBeNull()
     await again.commit('three', [insert('stock', stock('s2', 1))])
     expect(again.canRedo).toBeNull()
+  })
+
+  it('takes an edit back around what another tab changed of the same record since', async () => {
+    const place = await fresh()
+    const [mine, other] = [await opened(place), await opened(place)]
+    await mine.commit('a pack', [insert('stock', stock('s1', 1))])
+    await mine.commit('half used', [update('stock', stock('s1', 1), { left: 0.5 })])
+    await other.catchUp()
+    await other.commit('batch noted', [update('stock', stock('s1', 0.5), { batch: 'B7' })])
+    expect((await mine.undo())?.label).toBe('half used')
+    expect(mine.records.get('stock', 's1')).toMatchObject({ left: 1, batch: 'B7' })
+    expect((await opened(place)).records.get('stock', 's1')).toMatchObject({ left: 1, batch: 'B7' })
+  })
+
+  it('names what changed the same field since, and takes nothing back', async () => {
+    const place = await fresh()
+    const [mine, other] = [await opened(place), await opened(place)]
+    await mine.commit('a pack', [insert('stock', stock('s1', 1))])
+    await mine.commit('half used', [update('stock', stock('s1', 1), { left: 0.5 })])
+    await other.catchUp()
+    await other.commit('nearly empty', [update('stock', stock('s1', 0.5), { left: 0.1 })])
+    await expect(mine.undo()).rejects.toMatchObject({
+      code: 'changed-since',
+      facts: { what: 'half used', by: 'nearly empty' },
+    })
+    expect((await opened(place)).records.get('stock', 's1')?.left).toBe(0.1)
+    // It stands on the list like any other now, and goes first.
+    expect((await mine.undo())?.label).toBe('nearly empty')
+    expect((await mine.undo())?.label).toBe('half used')
+    expect(mine.records.get('stock', 's1')?.left).toBe(1)
   })
 
   it('stores what a page has wrapped in proxies, and the stored one does not change with the page', async () => {

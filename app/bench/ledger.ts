@@ -1,9 +1,10 @@
 import { CodedError } from '../../core/errors'
 import { sayError } from '../../core/messages'
-import { checkEntry } from '../../core/records/check'
 import { reversed, undoStacks, type Change, type Entry } from '../../core/records/entry'
+import { takenBack } from '../../core/records/takeBack'
 import { isTwin } from '../../core/records/twins'
 import { tableNames, type TableName, type Tables } from '../../core/records/tables'
+import { loadCheck, type Check } from './checking'
 import { BenchRecords } from './records'
 import { replay, type Mending } from './replay'
 import type { BenchStorage, Placed } from './storage'
@@ -82,7 +83,7 @@ export class Ledger {
       const { head, tables, folded, pending } = snapshot
       this.token = head.token
       this.records.load(tables)
-      const { fitting, aside, mending } = replay(this.records, head.through, pending)
+      const { fitting, aside, mending } = await replay(this.records, head.through, pending, loadCheck)
       if (mending && !(await this.storage.mend(head.token, pending, fitting, aside))) continue
       this.mended = mending
       this.folded = head.through
@@ -120,12 +121,13 @@ export class Ledger {
    * is tried again with the next write or by retry(). The same press twice, here or in two tabs, is one entry: the
    * first.
    * @returns the entry that stands
-   * @throws CodedError wrong-shape, conflict, taken, points-nowhere, still-used: nothing was written
+   * @throws CodedError wrong-shape, conflict, taken, points-nowhere, still-used, piece-missing: nothing was written
    */
   commit(label: string, changes: Change[], kind: Entry['kind'] = 'edit', of: string | null = null): Promise<Entry> {
     const entry: Entry = { id: this.tools.newId(), at: this.tools.now(), label, kind, of, changes: plain(changes) }
     const unseen = this.unseenAt(entry.at)
     return this.inTurn(async () => {
+      const checkEntry = await loadCheck()
       let twin: Entry | undefined
       const check = () => {
         twin = unseen().find((other) => isTwin(entry, other))
@@ -169,16 +171,38 @@ export class Ledger {
   }
 
   /** Takes the last edit back as a new entry. @returns what was taken back, or null when there is nothing */
-  async undo(): Promise<Entry | null> {
+  undo(): Promise<Entry | null> {
     const entry = this.canUndo
-    if (entry) await this.commit(entry.label, reversed(entry.changes), 'undo', entry.id)
+    return entry ? this.repeat(entry, reversed(entry.changes), 'undo') : Promise.resolve(null)
+  }
+
+  redo(): Promise<Entry | null> {
+    const entry = this.canRedo
+    return entry ? this.repeat(entry, entry.changes, 'redo') : Promise.resolve(null)
+  }
+
+  /**
+   * An edit taken back or done again. What another tab changed of the same records meanwhile stays, as far as it is
+   * another field.
+   * @throws CodedError changed-since, with what came in between: nothing was written
+   */
+  private async repeat(entry: Entry, changes: Change[], kind: 'undo' | 'redo'): Promise<Entry> {
+    try {
+      await this.commit(entry.label, changes, kind, entry.id)
+    } catch (error) {
+      if (!(error instanceof CodedError) || error.code !== 'conflict') throw error
+      const around = takenBack(changes, this.records)
+      if (!around)
+        throw new CodedError('changed-since', '', { what: entry.label, by: this.lastOn(changes)?.label ?? '' })
+      await this.commit(entry.label, around, kind, entry.id)
+    }
     return entry
   }
 
-  async redo(): Promise<Entry | null> {
-    const entry = this.canRedo
-    if (entry) await this.commit(entry.label, entry.changes, 'redo', entry.id)
-    return entry
+  /** The newest entry that changed one of the same records. */
+  private lastOn(changes: readonly Change[]): Entry | undefined {
+    const touched = new Set(changes.map(({ table, id }) => `${table} ${id}`))
+    return this.recent.findLast((one) => one.changes.some(({ table, id }) => touched.has(`${table} ${id}`)))
   }
 
   /** Newest first. */
@@ -266,8 +290,9 @@ export class Ledger {
   private async storeUnsaved(): Promise<void> {
     let count = 0
     try {
+      const checkEntry = await loadCheck()
       await this.storage.append(this.seq, this.token, (news) => {
-        this.putBehind(news)
+        this.putBehind(news, checkEntry)
         count = this.unsaved.length
         return this.unsaved
       })
@@ -286,7 +311,7 @@ export class Ledger {
   /**
    * What waits in memory comes behind what other tabs stored meanwhile; what no longer fits there is kept as stranded.
    */
-  private putBehind(news: readonly Placed[]): void {
+  private putBehind(news: readonly Placed[], checkEntry: Check): void {
     if (!news.length) return
     const waiting = this.unsaved
     for (const entry of [...waiting].reverse()) this.records.apply(reversed(entry.changes))

@@ -1,4 +1,4 @@
-import { emptyBench } from '../../core/records/bench'
+import { emptyBench } from '../../core/records/emptyBench'
 import { noTables, type Tables } from '../../core/records/tables'
 import { browserCells, databaseNames, dropDatabase } from './browserCells'
 import type { Cells } from './cells'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { materialClassOf } from '../../core/knowledge/materials'
-import { openBrief } from '../../core/records/joint'
+import { openBrief } from '../../core/records/openBrief'
 import type { Procedure } from '../../core/records/round'
 import { careOf, dabOf } from './careOf'
 import type { JointView } from './jointView'

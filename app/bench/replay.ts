@@ -1,5 +1,5 @@
-import { checkEntry } from '../../core/records/check'
 import { sameRecord, type Entry } from '../../core/records/entry'
+import type { Check } from './checking'
 import type { BenchRecords } from './records'
 import type { Placed } from './storage'
 
@@ -15,23 +15,27 @@ export interface Mending {
  * Applies the entries that are not folded in yet. Older versions could leave a hole in the log, where their replay
  * stopped, and could fill it later, which brought old edits back over newer ones: what stands behind a hole comes back
  * as far as it fits, and what an older state expects is kept aside.
+ * @param loadCheck the check of an entry, which only a log with a hole needs
  * @returns the entries that stand, in order, and what had to be mended (null: nothing)
  */
-export function replay(
+export async function replay(
   records: BenchRecords,
   through: number,
   pending: readonly Placed[],
-): { fitting: Entry[]; aside: Placed[]; mending: Mending | null } {
+  loadCheck: () => Promise<Check>,
+): Promise<{ fitting: Entry[]; aside: Placed[]; mending: Mending | null }> {
   const fitting: Entry[] = []
   const aside: Placed[] = []
   const broughtBack: string[] = []
-  let hole = false
+  const firstHole = pending.findIndex(({ seq }, i) => seq !== through + 1 + i)
+  const check = firstHole < 0 ? null : await loadCheck()
+  const hole = check !== null
   pending.forEach((one, i) => {
-    hole ||= one.seq !== through + 1 + i
-    if (hole ? fitsNow(records, one.entry) : standsOn(records, one.entry)) {
+    const behind = check !== null && i >= firstHole
+    if (behind ? fitsNow(records, one.entry, check) : standsOn(records, one.entry)) {
       records.apply(one.entry.changes)
       fitting.push(one.entry)
-      if (hole) broughtBack.push(one.entry.label)
+      if (behind) broughtBack.push(one.entry.label)
     } else aside.push(one)
   })
   const mending = hole || aside.length ? { broughtBack, aside: aside.map(({ entry }) => entry.label) } : null
@@ -49,9 +53,9 @@ const standsOn = (records: BenchRecords, entry: Entry): boolean => {
   })
 }
 
-function fitsNow(records: BenchRecords, entry: Entry): boolean {
+function fitsNow(records: BenchRecords, entry: Entry, check: Check): boolean {
   try {
-    checkEntry(entry, records)
+    check(entry, records)
     return true
   } catch {
     return false

@@ -3,7 +3,8 @@ import { computed, ref, shallowReactive, shallowRef } from 'vue'
 import { writeBenchFile } from '../../core/formats/writeBenchFile'
 import { CodedError } from '../../core/errors'
 import { sayError } from '../../core/messages'
-import { emptyBench, type Bench } from '../../core/records/bench'
+import type { Bench } from '../../core/records/bench'
+import { emptyBench } from '../../core/records/emptyBench'
 import { sameRecord, type Change, type Entry } from '../../core/records/entry'
 import { isOthers } from '../../core/records/together/owners'
 import { mergeEdit, withMine, type Clash } from '../../core/records/merge'
@@ -17,6 +18,7 @@ import {
 } from '../../core/records/tables'
 import { busyWhile, movedOn } from '../look/act'
 import { memoryCells, memoryPlace, type Cells } from './cells'
+import { loadCheck } from './checking'
 import { askAboutClash } from './clash'
 import { now } from './clock'
 import { newId } from './ids'
@@ -55,6 +57,9 @@ interface OpenBench {
 
 const calm: SaveState = { stored: 0, waiting: 0, failure: null, gone: false, stranded: [] }
 
+const whenIdle = (run: () => void) =>
+  window.requestIdleCallback ? window.requestIdleCallback(run) : setTimeout(run, 200)
+
 /** The open bench: its records, reactive by table, and the one way to write to it. */
 export const useBench = defineStore('bench', () => {
   const id = ref<string | null>(null)
@@ -82,8 +87,7 @@ export const useBench = defineStore('bench', () => {
   function foldWhenIdle(of: Ledger) {
     if (folding) return
     folding = true
-    const idle = window.requestIdleCallback ?? ((run: () => void) => setTimeout(run, 200))
-    idle(() => void of.fold().finally(() => (folding = false)))
+    whenIdle(() => void of.fold().finally(() => (folding = false)))
   }
 
   /** A ledger on its storage, heard by this store while it is the open one. */
@@ -125,6 +129,8 @@ export const useBench = defineStore('bench', () => {
     }
     channel = tabChannel(benchId, () => void ledger.catchUp())
     show({ id: benchId, ledger, close: () => (channel.close(), storage.close()) })
+    // What a first write needs is there before it, also when the server is stopped meanwhile.
+    whenIdle(() => void loadCheck().catch(() => {}))
     const { mended } = ledger
     if (mended) tell(mendedWords(mended.broughtBack, mended.aside), 'bad')
   }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
 import { useBench } from '../bench/store'
 import { useFinder } from './finder'
 import HeadTimer from './HeadTimer.vue'
 
-// What is opened now and then is loaded when it is.
+// What is opened now and then is loaded when it is, with what opens it.
+const HeadDrop = defineAsyncComponent(() => import('./HeadDrop.vue'))
 const RoomForm = defineAsyncComponent(() => import('./RoomForm.vue'))
 const HeadMenu = defineAsyncComponent(() => import('./HeadMenu.vue'))
 const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
@@ -15,6 +16,14 @@ const saved = computed(() => (bench.save.failure || bench.save.stranded.length ?
 
 const roomOpen = ref(false)
 const menuOpen = ref(false)
+const wanted = ref({ room: false, menu: false })
+const roomButton = useTemplateRef<HTMLElement>('roomButton')
+const menuButton = useTemplateRef<HTMLElement>('menuButton')
+function toggle(which: 'room' | 'menu') {
+  wanted.value[which] = true
+  const open = which === 'room' ? roomOpen : menuOpen
+  open.value = !open.value
+}
 </script>
 
 <template>
@@ -30,18 +39,24 @@ const menuOpen = ref(false)
     <span v-if="bench.bench?.kind === 'demo'" class="demo">demo bench</span>
     <span class="gap" />
     <HeadTimer class="bit" />
-    <v-menu v-model="roomOpen">
-      <template #activator="{ props }">
-        <button type="button" class="bit num" v-bind="props" aria-label="Room climate">
-          <template v-if="bench.bench?.room"
-            >{{ bench.bench.room.tempC }} °C · {{ bench.bench.room.rh }} %<span class="wide"> humidity</span
-            ><template v-if="bench.bench.room.from === 'simulated'"> · simulated</template></template
-          >
-          <template v-else>Room?</template>
-        </button>
-      </template>
-      <RoomForm @done="roomOpen = false" />
-    </v-menu>
+    <button
+      ref="roomButton"
+      type="button"
+      class="bit num"
+      aria-label="Room climate"
+      aria-haspopup="dialog"
+      :aria-expanded="roomOpen"
+      @click="toggle('room')"
+    >
+      <template v-if="bench.bench?.room"
+        >{{ bench.bench.room.tempC }} °C · {{ bench.bench.room.rh }} %<span class="wide"> humidity</span
+        ><template v-if="bench.bench.room.from === 'simulated'"> · simulated</template></template
+      >
+      <template v-else>Room?</template>
+    </button>
+    <HeadDrop v-if="wanted.room" v-model="roomOpen" :button="roomButton"
+      ><RoomForm @done="roomOpen = false"
+    /></HeadDrop>
     <span class="bit saved" :class="{ bad: bench.save.failure }" :data-stored="bench.save.stored">{{ saved }}</span>
     <button
       type="button"
@@ -64,12 +79,19 @@ const menuOpen = ref(false)
     <button type="button" class="bit wide" @click="finder.open = true">Find <kbd>/</kbd></button>
     <router-link class="bit" :to="{ name: 'shelf' }">Shelf</router-link>
     <router-link class="bit wide" :to="{ name: 'evidence' }">Evidence</router-link>
-    <v-menu v-model="menuOpen">
-      <template #activator="{ props }">
-        <button type="button" class="bit" v-bind="props" aria-label="Menu">Menu</button>
-      </template>
+    <button
+      ref="menuButton"
+      type="button"
+      class="bit"
+      aria-haspopup="dialog"
+      :aria-expanded="menuOpen"
+      @click="toggle('menu')"
+    >
+      Menu
+    </button>
+    <HeadDrop v-if="wanted.menu" v-model="menuOpen" :button="menuButton">
       <HeadMenu @done="menuOpen = false" @keys="emit('keys')" />
-    </v-menu>
+    </HeadDrop>
     <FindDialog v-if="finder.open" />
   </header>
 </template>

@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { insert } from '../../core/records/entry'
-import { nextJointCode, openBrief } from '../../core/records/joint'
+import { nextJointCode, openBrief } from '../../core/records/openBrief'
 import { showMoney } from '../../core/quantities/money'
 import { stampNow, useMinute } from '../bench/clock'
 import { newId } from '../bench/ids'

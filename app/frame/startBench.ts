@@ -10,11 +10,12 @@ import {
   rememberedBench,
 } from '../bench/library'
 import { now } from '../bench/clock'
+import { saidByServer } from '../look/served'
 import type { useBench } from '../bench/store'
 
 type Store = ReturnType<typeof useBench>
 
-const wantsDemo = () => document.querySelector<HTMLMetaElement>('meta[name="paste-bench-start"]')?.content === 'demo'
+const wantsDemo = () => saidByServer()?.content === 'demo'
 
 /** The demo builder is its own piece of code, loaded when it is needed. */
 export async function addDemoBench(): Promise<string> {

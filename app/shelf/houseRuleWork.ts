@@ -1,4 +1,5 @@
-import { familyOf, isFamily, mechanisms, type Mechanism } from '../../core/knowledge/families'
+import { familyOf, isFamily, type Mechanism } from '../../core/knowledge/families'
+import { mechanisms } from '../../core/knowledge/familySchema'
 import { labelFactIds } from '../../core/knowledge/labelFactIds'
 import { labelFactWords } from '../../core/knowledge/labelFactWords'
 import { CodedError } from '../../core/errors'

@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest'
 import { CodedError } from '../../core/errors'
-import { openBrief } from '../../core/records/joint'
+import { openBrief } from '../../core/records/openBrief'
 import { SILENT_MS, WorkerClient, type WorkerLike } from './client'
 import { answerRequest, type Request, type Response } from './protocol'
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
-import { openBrief, type Brief } from '../records/joint'
+import type { Brief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import { analyse } from '../statistics/analyse'
 import type { ModelReading } from '../statistics/data'
 import { headline, passVerdict } from './headline'

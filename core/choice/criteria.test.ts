@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { openBrief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import type { Raw, Reading } from '../records/reading'
 import type { Arm, Coupon, Round } from '../records/round'
 import { criteriaOf, notWeighed, type CriteriaInput, type Item } from './criteria'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { openBrief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import type { Reading } from '../records/reading'
 import type { Coupon, Decision, Round } from '../records/round'
 import { belowAfter, reopenedBy } from './reopen'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
-import { openBrief, type Brief } from '../records/joint'
+import type { Brief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import type { CriteriaInput } from './item'
 import { desirability } from './rank'
 import { lineUpS, usableItems } from './usable'

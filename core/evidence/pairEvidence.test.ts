@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { openBrief, type Joint } from '../records/joint'
+import type { Joint } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import type { Reading } from '../records/reading'
 import type { Coupon, Procedure, Round } from '../records/round'
 import { gatheredEvidence, onThisPair, ownEvidence, sayingOf, type EvidenceTables } from './pairEvidence'

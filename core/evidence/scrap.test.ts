@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { openBrief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import type { Scrap, Sighting } from '../records/scrap'
 import { nextLook, scrapSays, scrapsOn } from './scrap'
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { gatheredEvidence } from '../evidence/pairEvidence'
-import { emptyBench } from '../records/bench'
+import { emptyBench } from '../records/emptyBench'
 import { noTables } from '../records/tables'
 import { mergeChanges } from '../records/together/merge'
 import { readBenchFile } from './benchFile'

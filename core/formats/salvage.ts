@@ -1,7 +1,8 @@
 import { materialClasses } from '../knowledge/materials'
 import { danglingRows } from '../records/integrity'
 import { issueWords } from '../records/issue'
-import { schemas, tableNames, tableWords, type RecordOf, type TableName, type Tables } from '../records/tables'
+import { schemas } from '../records/schemas'
+import { tableNames, tableWords, type RecordOf, type TableName, type Tables } from '../records/tables'
 import { asObject, type Loose, type LooseTables } from './migrations'
 
 /** A row, or a word of a brief, that a bench file holds and that could not be taken. */

@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { families, familyOf, familySchema, familyTraits, unknownFamily, type FamilyTrait } from './families'
+import { families, familyOf, unknownFamily, type FamilyTrait } from './families'
+import { familySchema, familyTraits } from './familySchema'
 import { hazards, hazardsOf } from './hazards'
-import { hasGrain, isSawn, materialClassSchema, materialClasses, materialTraits, type MaterialTrait } from './materials'
+import { hasGrain, isSawn, materialClasses, type MaterialTrait } from './materials'
+import { materialClassSchema, materialTraits } from './materialSchema'
 import { typicalPairStrength, typicalStrength } from './strengths'
-import { undoOf, undoWaySchema } from './undo'
+import { undoOf } from './undo'
+import { undoWaySchema } from './undoWaySchema'
 
 describe('the knowledge tables', () => {
   it('fit their schemas, ids unlike: a row that is incomplete, or names a trait that nobody knows, fails', () => {

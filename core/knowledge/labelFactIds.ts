@@ -1,5 +1,3 @@
-import * as z from 'zod/mini'
-
 /** What a label declares beside its numbers: yes, no, or nothing at all (left out). */
 export const labelFactIds = [
   'foamSafe',
@@ -14,18 +12,4 @@ export const labelFactIds = [
   'animalFree',
 ] as const
 export type LabelFact = (typeof labelFactIds)[number]
-export const labelFactsSchema = z.partial(
-  z.object({
-    foamSafe: z.boolean(),
-    hotWire: z.boolean(),
-    neutral: z.boolean(),
-    flexible: z.boolean(),
-    clear: z.boolean(),
-    lightfast: z.boolean(),
-    washable: z.boolean(),
-    comesOffWater: z.boolean(),
-    healthWarning: z.boolean(),
-    animalFree: z.boolean(),
-  }),
-)
-export type LabelFacts = z.infer<typeof labelFactsSchema>
+export type { LabelFacts } from './labelFactsSchema'

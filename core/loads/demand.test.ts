@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { openBrief, type Brief } from '../records/joint'
+import type { Brief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import { demands } from './demand'
 
 const asked = (patch: Partial<Brief>) => demands({ ...openBrief(), ...patch })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { openBrief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import type { Arm, Coupon, Round } from '../records/round'
 import { addCoupons, armFor } from './addCoupons'
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { families, familyOf } from '../knowledge/families'
 import { materialClassOf } from '../knowledge/materials'
-import { openBrief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import type { Coupon, Procedure } from '../records/round'
 import { doneOnce, closedAt, curedFrom, stampsFor, taskOf, tasksOf } from './gluing'
 import { curingAt, openKeyWords, progressOf } from './progress'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { openBrief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import { limitInShort, limitMeans, limitWords } from './limitMeans'
 
 const brief = { ...openBrief(), widthMm: 20, lengthMm: 30 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
-import { openBrief, type Brief } from '../records/joint'
+import type { Brief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import type { Reading } from '../records/reading'
 import type { Arm, Coupon, Procedure, Round } from '../records/round'
 import type { Adhesive } from '../records/shelf'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { CodedError } from '../errors'
-import { emptyBench } from './bench'
+import { emptyBench } from './emptyBench'
 import { checkEntry } from './check'
 import { insert, remove, update, type Change } from './entry'
 import { checkIntegrity, danglingRows, type RecordReader } from './integrity'

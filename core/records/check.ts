@@ -3,7 +3,8 @@ import { CodedError } from '../errors'
 import { sameRecord, type Entry } from './entry'
 import { checkIntegrity, type RecordReader } from './integrity'
 import { issueWords } from './issue'
-import { schemas, tableWords, type AnyRecord, type TableName } from './tables'
+import { schemas } from './schemas'
+import { tableWords, type AnyRecord, type TableName } from './tables'
 
 /**
  * Checks an entry against the records as they stand: every `after` fits its table's schema, every `before` is what

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { emptyBench } from './bench'
+import { emptyBench } from './emptyBench'
 import { insert, remove, reversed, sameRecord, undoStacks, update, type Change, type Entry } from './entry'
 import { isTwin } from './twins'
 

@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import * as z from 'zod/mini'
-import { benchSchema, emptyBench } from './bench'
+import { benchSchema } from './bench'
+import { emptyBench } from './emptyBench'
 import { amount, count, day, id, LARGEST, moment, positive, share, SMALLEST, within, words } from './fields'
 import { issueWords } from './issue'
-import { briefSchema, nextJointCode, openBrief } from './joint'
+import { briefSchema } from './joint'
+import { nextJointCode, openBrief } from './openBrief'
 
 const takes = (schema: z.core.$ZodType, value: unknown) => z.safeParse(schema as z.ZodMiniType, value).success
 const fault = (schema: z.core.$ZodType, value: unknown) => {

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { faceStates } from '../knowledge/materials'
+import { faceStates } from '../knowledge/faceStates'
 import { id, moment, words } from './fields'
 
 /** What is seen when a scrap is looked at. */

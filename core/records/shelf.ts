@@ -1,7 +1,8 @@
 import * as z from 'zod/mini'
 import { hazardCodes } from '../knowledge/hazardCodes'
-import { mechanisms } from '../knowledge/families'
-import { labelFactIds, labelFactsSchema } from '../knowledge/labelFactIds'
+import { mechanisms } from '../knowledge/familySchema'
+import { labelFactIds } from '../knowledge/labelFactIds'
+import { labelFactsSchema } from '../knowledge/labelFactsSchema'
 import {
   amount,
   celsius,

@@ -1,37 +1,29 @@
 import type * as z from 'zod/mini'
-import { benchSchema, buildSchema } from './bench'
-import { jointSchema } from './joint'
-import { makerSchema, saidSchema } from './learned'
-import { readingSchema } from './reading'
-import { couponSchema, cureCheckSchema, decisionSchema, procedureSchema, roundSchema } from './round'
-import { scrapSchema } from './scrap'
-import { adhesiveSchema, houseRuleSchema, materialSchema, offcutSchema, stockSchema } from './shelf'
-
-/** What a bench holds: flat tables of plain records with ids. */
-export const schemas = {
-  bench: benchSchema,
-  build: buildSchema,
-  joint: jointSchema,
-  material: materialSchema,
-  adhesive: adhesiveSchema,
-  stock: stockSchema,
-  procedure: procedureSchema,
-  round: roundSchema,
-  coupon: couponSchema,
-  cureCheck: cureCheckSchema,
-  reading: readingSchema,
-  decision: decisionSchema,
-  houseRule: houseRuleSchema,
-  offcut: offcutSchema,
-  scrap: scrapSchema,
-  maker: makerSchema,
-  said: saidSchema,
-} as const
+import type { schemas } from './schemas'
 
 export type TableName = keyof typeof schemas
 export type RecordOf<T extends TableName> = z.infer<(typeof schemas)[T]>
 export type AnyRecord = { [T in TableName]: RecordOf<T> }[TableName]
-export const tableNames = Object.keys(schemas) as TableName[]
+/** What a bench holds: flat tables of plain records with ids. */
+export const tableNames = [
+  'bench',
+  'build',
+  'joint',
+  'material',
+  'adhesive',
+  'stock',
+  'procedure',
+  'round',
+  'coupon',
+  'cureCheck',
+  'reading',
+  'decision',
+  'houseRule',
+  'offcut',
+  'scrap',
+  'maker',
+  'said',
+] as const satisfies readonly TableName[]
 
 export type Tables = { [T in TableName]: RecordOf<T>[] }
 export const noTables = (): Tables => Object.fromEntries(tableNames.map((name) => [name, []])) as unknown as Tables

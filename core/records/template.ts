@@ -1,4 +1,4 @@
-import { emptyBench } from './bench'
+import { emptyBench } from './emptyBench'
 import type { Side } from './joint'
 import type { Round } from './round'
 import { noTables, type Tables } from './tables'

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { families } from '../knowledge/families'
 import { materialClassOf } from '../knowledge/materials'
-import { briefSchema, openBrief } from '../records/joint'
+import { briefSchema } from '../records/joint'
+import { openBrief } from '../records/openBrief'
 import { stillProposed, tradeStarts, withStart, wordsOf } from './tradeStarts'
 
 describe('usual joints to begin from', () => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { readBenchFile, writeBenchFile } from '../../../core/formats/benchFile'
 import { seededRandom } from '../../../core/planning/random'
-import { emptyBench } from '../../../core/records/bench'
+import { emptyBench } from '../../../core/records/emptyBench'
 import { insert, update, type Entry } from '../../../core/records/entry'
 import { noTables, type RecordOf, type Tables } from '../../../core/records/tables'
 import { memoryCells, memoryPlace, type MemoryPlace } from '../cells'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { tradeStarts, withStart, type TradeStart } from '../../../core/situation/tradeStarts'
-import { openBrief } from '../../../core/records/joint'
+import { openBrief } from '../../../core/records/openBrief'
 import type { JointView } from '../../bench/jointView'
 import { editOf, useBench } from '../../bench/store'
 import ActButton from '../../look/ActButton.vue'

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { families, familyOf } from '../../../core/knowledge/families'
 import { materialClassOf } from '../../../core/knowledge/materials'
-import { openBrief } from '../../../core/records/joint'
+import { openBrief } from '../../../core/records/openBrief'
 import { screen } from '../../../core/screening/screen'
 import { situationOf } from '../../../core/situation/situation'
 import { whateverTheGlue } from '../../../core/screening/whatever'

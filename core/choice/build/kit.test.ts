@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../../knowledge/families'
 import { materialClassOf } from '../../knowledge/materials'
-import { openBrief, type Brief } from '../../records/joint'
+import type { Brief } from '../../records/joint'
+import { openBrief } from '../../records/openBrief'
 import { judged, type Setting } from '../../screening/shortlist'
 import { fewest, MEND_S, repairKit, type JointToMend } from './kit'
 

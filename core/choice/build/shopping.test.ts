@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../../knowledge/families'
-import { openBrief } from '../../records/joint'
+import { openBrief } from '../../records/openBrief'
 import type { Procedure } from '../../records/round'
 import type { StockItem } from '../../records/shelf'
 import { shoppingList, type JointToBuy } from './shopping'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { families, familyOf } from '../../knowledge/families'
-import { openBrief, type Brief } from '../../records/joint'
+import type { Brief } from '../../records/joint'
+import { openBrief } from '../../records/openBrief'
 import type { Exposure, Procedure } from '../../records/round'
 import { factorsOf } from './factors'
 import type { KeptShare } from './keptShares'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { emptyBench } from '../../records/bench'
+import { emptyBench } from '../../records/emptyBench'
 import { lightestOf } from '../../readings/lightest'
 import { formulaOf, testIds, testKinds, testsFor } from './index'
 

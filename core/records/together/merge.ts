@@ -1,6 +1,7 @@
 import type { Bench } from '../bench'
 import { insert, sameRecord, update, type Change } from '../entry'
-import { noTables, schemas, tableNames, type AnyRecord, type RecordOf, type TableName, type Tables } from '../tables'
+import { schemas } from '../schemas'
+import { noTables, tableNames, type AnyRecord, type RecordOf, type TableName, type Tables } from '../tables'
 import { joined, lastMoment, putAt, type FieldClash } from './join'
 import { makerOf, seenFrom, type Whose } from './owners'
 import { settleTwice, type Settled } from './settle'

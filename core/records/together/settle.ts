@@ -1,6 +1,6 @@
 import { CodedError } from '../../errors'
 import { onlyOnce } from '../integrity'
-import { nextJointCode } from '../joint'
+import { nextJointCode } from '../openBrief'
 import { tableNames, tableWords, type TableName, type Tables } from '../tables'
 import { lastMoment } from './join'
 

@@ -1,7 +1,8 @@
-import { faceStates } from '../../knowledge/materials'
+import { faceStates } from '../../knowledge/faceStates'
 import { faceTraits, geometries, loadModes, motions, stakes } from '../../knowledge/vocabulary'
 import type { Random } from '../../planning/random'
-import { laterWork, openBrief, type Brief } from '../../records/joint'
+import { laterWork, type Brief } from '../../records/joint'
+import { openBrief } from '../../records/openBrief'
 
 export const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!
 export const maybe = <T>(random: Random, share: number, make: () => T): T | null => (random() < share ? make() : null)

@@ -1,4 +1,5 @@
-import { faceStates, type MaterialClass } from '../../../../core/knowledge/materials'
+import type { MaterialClass } from '../../../../core/knowledge/materials'
+import { faceStates } from '../../../../core/knowledge/faceStates'
 import { faceTraits, stateWords, type FaceTrait } from '../../../../core/knowledge/vocabulary'
 import { traitWords } from '../../../../core/knowledge/vocabularyWords'
 import type { Side } from '../../../../core/records/joint'

@@ -7,6 +7,7 @@ import { useBench } from '../../../bench/store'
 import { saveBlob } from '../../../frame/saveFile'
 import ActButton from '../../../look/ActButton.vue'
 import OneOf from '../../../look/OneOf.vue'
+import { styleNonce } from '../../../look/served'
 import CardSheet from './CardSheet.vue'
 import { pictureOf } from './picture'
 
@@ -31,6 +32,7 @@ const problem = ref('')
 
 // The paper's size is the print's alone, and goes with this page.
 const paper = document.createElement('style')
+paper.nonce = styleNonce()
 watchEffect(() => {
   const [width, height, margin] = size.value === 'A5' ? [148, 210, 9] : [105, 148, 6]
   paper.textContent = `@page { size: ${width}mm ${height}mm; margin: ${margin}mm }`
