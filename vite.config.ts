@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig, type Plugin } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
@@ -58,7 +59,10 @@ const installed = VitePWA({
   },
 })
 
+const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.url), 'utf8')) as { version: string }
+
 export default defineConfig({
+  define: { 'import.meta.env.VITE_VERSION': JSON.stringify(version) },
   plugins: [noCalendar, vue(), vuetify({ autoImport: true }), installed],
   build: {
     target: 'es2022',

@@ -31,6 +31,8 @@ export type ErrorCode =
   | 'bench-gone'
   | 'bench-damaged'
   | 'piece-missing'
+  | 'worker-gone'
+  | 'storage-silent'
   | 'no-load'
   | 'rest-not-read'
   | 'unknown-verb'

@@ -38,7 +38,15 @@ const sentences: Record<ErrorCode, string> = {
   'bench-damaged': 'This bench cannot be read whole: {detail}',
   'piece-missing':
     'A part of the app could not be fetched, so nothing was written. Is its server still running, or the network ' +
-    'there? Then do it again.',
+    'there? Then do it again, or open the app anew.',
+  'worker-gone':
+    'The computation stopped, and so did a second try ({detail}). What you entered is kept; try again, or ' +
+    'open the app ' +
+    'anew.',
+  'storage-silent':
+    'The browser’s storage did not answer for {seconds} s. What is on screen is kept in this tab; try again, ' +
+    'or save a ' +
+    'bench file.',
   'no-load': 'A load of 0 is no strength: say “came apart in handling”, or give what the scale said.',
   'rest-not-read': 'Expected a number such as {example}; “{rest}” in “{got}” was not understood.',
   'unknown-verb': 'There is no verb “{got}”. Known: {known}.',

@@ -1,5 +1,38 @@
 import { deleteDB, openDB, type IDBPDatabase } from 'idb'
-import { CellsGone, type Cells } from './cells'
+import { CodedError } from '../../core/errors'
+import { CellsGone, type Cells, type CellTurn } from './cells'
+
+/** A database that does not answer for so long hangs, ms. */
+export const SILENT_MS = 5000
+
+const silence = (ms: number) => new CodedError('storage-silent', '', { seconds: ms / 1000 })
+
+/** A turn whose every answer must come in time; `late` rejects when one does not. */
+function watched(turn: CellTurn, silentMs: number): { turn: CellTurn; late: Promise<never>; end: () => void } {
+  let timer: ReturnType<typeof setTimeout>
+  let fail: (error: unknown) => void = () => {}
+  const late = new Promise<never>((_, reject) => (fail = reject))
+  late.catch(() => {})
+  const beat = () => {
+    clearTimeout(timer)
+    timer = setTimeout(() => fail(silence(silentMs)), silentMs)
+  }
+  const timed =
+    <A extends unknown[], R>(ask: (...args: A) => Promise<R>) =>
+    async (...args: A): Promise<R> => {
+      beat()
+      const answer = await ask(...args)
+      beat()
+      return answer
+    }
+  const { get, range, add, put, remove } = turn
+  beat()
+  return {
+    turn: { get: timed(get), range: timed(range), add: timed(add), put: timed(put), remove: timed(remove) },
+    late,
+    end: () => clearTimeout(timer),
+  }
+}
 
 /**
  * A database of the browser, one store, as cells. A transaction is one transaction of the database, which alone keeps
@@ -18,8 +51,9 @@ export function browserCells(name: string, store: string, create: boolean, onGon
     onGone()
   }
   async function open(): Promise<IDBPDatabase> {
+    let timer: ReturnType<typeof setTimeout>
     try {
-      return await openDB(name, undefined, {
+      const came = openDB(name, undefined, {
         upgrade(database, _from, _to, transaction) {
           if (!create) return transaction.abort()
           database.createObjectStore(store)
@@ -29,21 +63,29 @@ export function browserCells(name: string, store: string, create: boolean, onGon
         // finds it gone.
         terminated: () => (opening = null),
       })
+      const late = new Promise<never>((_, reject) => (timer = setTimeout(() => reject(silence(SILENT_MS)), SILENT_MS)))
+      return await Promise.race([came, late]).catch((error: unknown) => {
+        // What comes after all is not used any more: the next use opens anew.
+        void came.then((database) => database.close()).catch(() => {})
+        throw error
+      })
     } catch (error) {
       opening = null
       if (!create && error instanceof DOMException && error.name === 'AbortError') throw new CellsGone(name)
       throw error
+    } finally {
+      clearTimeout(timer!)
     }
   }
   return {
-    async run(mode, work) {
+    async run(mode, work, silentMs = SILENT_MS) {
       if (gone || shut) throw new CellsGone(name)
       const database = await (opening ??= open())
       if (!database.objectStoreNames.contains(store)) throw new CellsGone(name)
       const transaction = database.transaction(store, mode === 'write' ? 'readwrite' : 'readonly')
       const cells = transaction.objectStore(store)
-      try {
-        const result = await work({
+      const { turn, late, end } = watched(
+        {
           get: async (key) => ((await cells.get(key)) as unknown) ?? null,
           range: async (from, to) => {
             const span = IDBKeyRange.bound(from, to)
@@ -53,8 +95,12 @@ export function browserCells(name: string, store: string, create: boolean, onGon
           add: async (key, value) => void (await cells.add!(value, key)),
           put: async (key, value) => void (await cells.put!(value, key)),
           remove: async (key) => void (await cells.delete!(key)),
-        })
-        await transaction.done
+        },
+        silentMs,
+      )
+      try {
+        const result = await Promise.race([work(turn), late])
+        await Promise.race([transaction.done, late])
         return result
       } catch (error) {
         const ended = transaction.done.catch(() => {})
@@ -63,8 +109,10 @@ export function browserCells(name: string, store: string, create: boolean, onGon
         } catch {
           // It had ended by itself.
         }
-        await ended
+        await Promise.race([ended, late.catch(() => {})])
         throw gone ? new CellsGone(name) : error
+      } finally {
+        end()
       }
     },
     close() {

@@ -1,4 +1,5 @@
 import type { EventAttributes } from 'ics'
+import { piece } from '../look/piece'
 
 /** Minutes before an evening at which it is called to mind; a pull a day before as well, so that nobody goes away. */
 export const BEFORE_MIN = 15
@@ -26,7 +27,7 @@ export interface CalendarEntry {
  * @param key what the entries belong to: the same entry of the same round is the same one when it is read in again
  */
 export async function calendarText(entries: readonly CalendarEntry[], key: string, name: string): Promise<string> {
-  const { createEvents } = await import('ics')
+  const { createEvents } = await piece(() => import('ics'))
   const events = entries.map(({ from, to, title, lines, alarms }, i): EventAttributes => ({
     uid: `${key}-${i + 1}@paste-bench`,
     start: utc(from),

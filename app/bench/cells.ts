@@ -16,10 +16,11 @@ export interface Cells {
   /**
    * All of `work` happens, or nothing of it; writing turns come one after the other, among all tabs. `work` awaits
    * nothing but its turn's own answers.
-   * @throws what `work` throws; CellsGone when the cells are no longer there; the browser's own error when they cannot
-   * be written
+   * @param silentMs how long one answer may take before the cells are taken to hang; left out: as long as a small one
+   * @throws what `work` throws; CellsGone when the cells are no longer there; CodedError storage-silent when they do
+   * not answer; the browser's own error when they cannot be written
    */
-  run<T>(mode: 'read' | 'write', work: (turn: CellTurn) => Promise<T>): Promise<T>
+  run<T>(mode: 'read' | 'write', work: (turn: CellTurn) => Promise<T>, silentMs?: number): Promise<T>
   close(): void
 }
 

@@ -1,5 +1,5 @@
 import type { checkEntry } from '../../core/records/check'
-import { CodedError } from '../../core/errors'
+import { piece } from '../look/piece'
 
 /** The check of an entry against the schemas and against what stands there. */
 export type Check = typeof checkEntry
@@ -11,10 +11,17 @@ let loading: Promise<Check> | null = null
  * @throws CodedError piece-missing, and tries anew with the next write
  */
 export const loadCheck = (): Promise<Check> =>
-  (loading ??= import('../../core/records/check').then(
-    ({ checkEntry }) => checkEntry,
-    () => {
+  (loading ??= Promise.all([
+    piece(() => import('../../core/records/check')),
+    piece(() => import('../../core/readings/contradiction')),
+  ]).then(
+    ([{ checkEntry }, { checkReadings }]) =>
+      (entry, records) => {
+        checkEntry(entry, records)
+        checkReadings(entry.changes, records)
+      },
+    (error: unknown) => {
       loading = null
-      throw new CodedError('piece-missing', '')
+      throw error
     },
   ))

@@ -35,6 +35,11 @@ export interface LedgerTools {
 /** Records without the proxies that a page may have wrapped around them: a database takes plain data only. */
 const plain = (changes: Change[]): Change[] => JSON.parse(JSON.stringify(changes)) as Change[]
 
+/** The storage failed, not what was to be written. */
+const isStorageFault = ({ code }: CodedError): boolean =>
+  code === 'bench-gone' || code === 'bench-damaged' || code === 'storage-silent'
+const isLost = (error: unknown): boolean => error instanceof CodedError && error.code !== 'storage-silent'
+
 /** Nobody sees another tab's write and answers it within this time, ms. */
 export const REACTION = 400
 
@@ -111,7 +116,7 @@ export class Ledger {
         this.take(await this.storage.news(this.seq, this.token))
       } catch (error) {
         // A hiccup in reading: the next write, or the next news, tries again.
-        if (error instanceof CodedError) this.failed(error)
+        if (isLost(error)) this.failed(error)
       }
     })
   }
@@ -145,7 +150,7 @@ export class Ledger {
           return check()
         })
       } catch (error) {
-        if (error instanceof CodedError && error.code !== 'bench-gone' && error.code !== 'bench-damaged') throw error
+        if (error instanceof CodedError && !isStorageFault(error)) throw error
         // The check may not have been reached: what is not even readable is still checked against what stands here.
         if (check().length) this.keep(entry)
         this.failed(error)
@@ -240,7 +245,7 @@ export class Ledger {
       } catch (error) {
         // All entries are stored: a table that found no room is tried again after as many more.
         this.folded = this.seq
-        if (error instanceof CodedError) this.failed(error)
+        if (isLost(error)) this.failed(error)
       }
     })
   }
@@ -313,9 +318,11 @@ export class Ledger {
    */
   private putBehind(news: readonly Placed[], checkEntry: Check): void {
     if (!news.length) return
-    const waiting = this.unsaved
-    for (const entry of [...waiting].reverse()) this.records.apply(reversed(entry.changes))
-    this.recent = this.recent.filter((entry) => !waiting.includes(entry))
+    const there = new Set(news.map(({ entry }) => entry.id))
+    for (const entry of [...this.unsaved].reverse()) this.records.apply(reversed(entry.changes))
+    this.recent = this.recent.filter((entry) => !this.unsaved.includes(entry))
+    // A storage that did not answer may have stored it all the same.
+    const waiting = this.unsaved.filter(({ id }) => !there.has(id))
     this.take(news)
     this.unsaved = []
     for (const entry of waiting) {

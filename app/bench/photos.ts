@@ -8,7 +8,8 @@ interface Kept {
   at: number
 }
 
-const nameOf = (bench: string) => `paste-photos-${bench}`
+export const PHOTOS = 'paste-photos-'
+const nameOf = (bench: string) => `${PHOTOS}${bench}`
 const open = new Map<string | null, Cells>()
 function cellsOf(bench: string | null): Cells {
   const there = open.get(bench)

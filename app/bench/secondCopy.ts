@@ -65,6 +65,14 @@ export async function copies(): Promise<Copy[]> {
   return [...newest.values()]
 }
 
+/** Benches of which there is a copy, whole or not. */
+export async function copiedBenches(): Promise<Set<string>> {
+  const place = await folder()
+  const found = new Set<string>()
+  if (place) for await (const name of place.keys()) found.add(name.split('.')[0]!)
+  return found
+}
+
 export async function dropCopies(bench: string): Promise<void> {
   const place = await folder()
   for (const turn of [1, 2]) await place?.removeEntry(nameOf(bench, turn)).catch(() => {})

@@ -26,6 +26,8 @@ export interface Snapshot {
   pending: Placed[]
 }
 
+/** Whole tables are written: on a slow disk that takes its time, ms. */
+const TABLES_MS = 60_000
 const LAST = 999_999_999
 const entryKey = (seq: number) => `entry:${String(seq).padStart(9, '0')}`
 const asideKey = (seq: number) => `aside:${String(seq).padStart(9, '0')}`
@@ -55,10 +57,14 @@ export class BenchStorage {
   create(tables: Tables, token: string): Promise<void> {
     const filled = tableNames.filter((name) => tables[name].length > 0)
     const generations = Object.fromEntries(filled.map((name) => [name, 1]))
-    return this.run('write', async (turn) => {
-      await Promise.all(filled.map((name) => turn.put(tableKey(name, 1), tables[name])))
-      await turn.put('head', { through: 0, generations, token } satisfies Head)
-    })
+    return this.run(
+      'write',
+      async (turn) => {
+        await Promise.all(filled.map((name) => turn.put(tableKey(name, 1), tables[name])))
+        await turn.put('head', { through: 0, generations, token } satisfies Head)
+      },
+      TABLES_MS,
+    )
   }
 
   /**
@@ -69,7 +75,7 @@ export class BenchStorage {
    * place
    */
   async read(depth: number, token: string): Promise<Snapshot> {
-    const snapshot = await this.run('read', async (turn) => {
+    const read = async (turn: CellTurn) => {
       const head = (await turn.get('head')) as Head | null
       if (!head) throw gone('its first page is missing')
       const rows = await Promise.all(
@@ -88,7 +94,8 @@ export class BenchStorage {
         folded: entries.filter(({ seq }) => seq <= head.through),
         pending: entries.filter(({ seq }) => seq > head.through),
       }
-    })
+    }
+    const snapshot = await this.run('read', read, TABLES_MS)
     if (snapshot.head.token) return snapshot
     const stored = await this.run('write', async (turn) => {
       const head = (await turn.get('head')) as Head | null
@@ -124,23 +131,27 @@ export class BenchStorage {
    * @param compose hears the news, and gives the rows of a table as they are after them
    */
   fold(after: number, token: string, compose: (news: Placed[]) => (table: TableName) => AnyRecord[]): Promise<number> {
-    return this.run('write', async (turn) => {
-      const news = await newer(turn, after, token)
-      const rows = compose(news)
-      const head = (await turn.get('head')) as Head
-      const unfolded = await placed(turn, head.through + 1)
-      const touched = new Set(unfolded.flatMap(({ entry }) => entry.changes.map(({ table }) => table)))
-      const generations = { ...head.generations }
-      for (const table of touched) {
-        const before = head.generations[table]
-        generations[table] = (before ?? 0) + 1
-        await turn.put(tableKey(table, generations[table]), rows(table))
-        if (before !== undefined) await turn.remove(tableKey(table, before))
-      }
-      const through = unfolded.at(-1)?.seq ?? head.through
-      await turn.put('head', { ...head, through, generations })
-      return through
-    })
+    return this.run(
+      'write',
+      async (turn) => {
+        const news = await newer(turn, after, token)
+        const rows = compose(news)
+        const head = (await turn.get('head')) as Head
+        const unfolded = await placed(turn, head.through + 1)
+        const touched = new Set(unfolded.flatMap(({ entry }) => entry.changes.map(({ table }) => table)))
+        const generations = { ...head.generations }
+        for (const table of touched) {
+          const before = head.generations[table]
+          generations[table] = (before ?? 0) + 1
+          await turn.put(tableKey(table, generations[table]), rows(table))
+          if (before !== undefined) await turn.remove(tableKey(table, before))
+        }
+        const through = unfolded.at(-1)?.seq ?? head.through
+        await turn.put('head', { ...head, through, generations })
+        return through
+      },
+      TABLES_MS,
+    )
   }
 
   /**
@@ -159,9 +170,9 @@ export class BenchStorage {
     })
   }
 
-  private async run<T>(mode: 'read' | 'write', work: (turn: CellTurn) => Promise<T>): Promise<T> {
+  private async run<T>(mode: 'read' | 'write', work: (turn: CellTurn) => Promise<T>, silentMs?: number): Promise<T> {
     try {
-      return await this.cells.run(mode, work)
+      return await this.cells.run(mode, work, silentMs)
     } catch (error) {
       if (error instanceof CellsGone) throw gone('it was removed or reset in another tab, or the browser dropped it')
       throw error

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { defineAsyncComponent, onMounted, provide, ref, watch } from 'vue'
+import { onMounted, provide, ref, watch } from 'vue'
+import { lazyPart } from '../look/piece'
 import { useRoute, useRouter } from 'vue-router'
 import { now } from '../bench/clock'
+import { noteFault } from '../bench/happened'
 import { useBench } from '../bench/store'
 import PanelGuard from '../look/PanelGuard.vue'
 import { panelHelp } from '../look/panelHelp'
@@ -11,16 +13,17 @@ import { openClash } from '../bench/clash'
 import { alarmsWanted } from './alarmsWanted'
 import AppHead from './AppHead.vue'
 import NoticeStrip from './NoticeStrip.vue'
+import Trouble from './Trouble.vue'
 import { benchFileName, saveFile } from './saveFile'
 import { openSomeBench } from './startBench'
 import { useKeys } from './keys'
 
-const SaveTrouble = defineAsyncComponent(() => import('./SaveTrouble.vue'))
-const AlarmStrip = defineAsyncComponent(() => import('./AlarmStrip.vue'))
-const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
-const ClashDialog = defineAsyncComponent(() => import('./ClashDialog.vue'))
+const SaveTrouble = lazyPart(() => import('./SaveTrouble.vue'))
+const AlarmStrip = lazyPart(() => import('./AlarmStrip.vue'))
+const KeysDialog = lazyPart(() => import('./KeysDialog.vue'))
+const ClashDialog = lazyPart(() => import('./ClashDialog.vue'))
 // Only the built app keeps itself open without a network.
-const NewVersion = import.meta.env.PROD ? defineAsyncComponent(() => import('./NewVersion.vue')) : null
+const NewVersion = import.meta.env.PROD ? lazyPart(() => import('./NewVersion.vue')) : null
 const bench = useBench()
 const why = useWhy()
 const route = useRoute()
@@ -31,13 +34,33 @@ const { help } = useKeys()
 provide(panelHelp, {
   saveFile: () => saveFile(benchFileName(bench.bench?.name ?? 'bench', now()), bench.fileText()),
   tell: (words) => bench.tell(words, 'bad'),
+  note: (error) => noteFault(error, now()),
 })
 onMounted(async () => {
   // What is said while a bench is opened must not go with the first change of page.
-  await router.isReady()
-  await openSomeBench(bench)
-  ready.value = true
+  await router.isReady().catch(() => {})
+  await open()
 })
+
+/** What the storage does not answer is asked again once; then the maker says how to go on. */
+const silent = ref(false)
+async function open() {
+  silent.value = false
+  for (let tries = 0; !ready.value; tries++) {
+    try {
+      await openSomeBench(bench)
+      ready.value = true
+    } catch (error) {
+      noteFault(error, now())
+      if (tries > 0) return void (silent.value = true)
+    }
+  }
+}
+async function openWithout() {
+  await bench.openInMemory('the browser’s storage does not answer')
+  silent.value = false
+  ready.value = true
+}
 
 watch(
   () => route.fullPath,
@@ -56,8 +79,19 @@ watch(
     <a class="skip" href="#work">Skip to the work</a>
     <PanelGuard name="The head"><AppHead v-if="ready" @keys="help = true" /></PanelGuard>
     <component :is="NewVersion" v-if="ready && NewVersion" />
+    <Trouble />
     <SaveTrouble v-if="ready" />
-    <p v-if="!ready" class="opening" role="status">Opening the bench…</p>
+    <section v-if="silent" class="opening" role="alert">
+      <p>
+        <strong>The browser’s storage does not answer.</strong> Your benches are most likely still in it: close other
+        tabs of this app, or the browser, and try again.
+      </p>
+      <div class="acts">
+        <v-btn class="go" @click="open">Try again</v-btn>
+        <v-btn class="alt" @click="openWithout">Go on without it, in this tab only</v-btn>
+      </div>
+    </section>
+    <p v-else-if="!ready" class="opening" role="status">Opening the bench…</p>
     <PanelGuard v-else name="This page"><router-view /></PanelGuard>
     <NoticeStrip />
     <AlarmStrip v-if="ready && alarmsWanted" />
@@ -80,5 +114,12 @@ watch(
 }
 .opening {
   padding: 40px 28px;
+  display: grid;
+  gap: 14px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
 }
 </style>

@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
+import { lazyPart } from '../look/piece'
 import { useBench } from '../bench/store'
 import { useFinder } from './finder'
 import HeadTimer from './HeadTimer.vue'
 
 // What is opened now and then is loaded when it is, with what opens it.
-const HeadDrop = defineAsyncComponent(() => import('./HeadDrop.vue'))
-const RoomForm = defineAsyncComponent(() => import('./RoomForm.vue'))
-const HeadMenu = defineAsyncComponent(() => import('./HeadMenu.vue'))
-const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
+const HeadDrop = lazyPart(() => import('./HeadDrop.vue'))
+const RoomForm = lazyPart(() => import('./RoomForm.vue'))
+const HeadMenu = lazyPart(() => import('./HeadMenu.vue'))
+const FindDialog = lazyPart(() => import('./FindDialog.vue'))
 const emit = defineEmits<{ keys: [] }>()
 const bench = useBench()
 const finder = useFinder()

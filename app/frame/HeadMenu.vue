@@ -24,6 +24,7 @@ const looks: Appearance[] = ['light', 'dark', 'as the system']
     <button type="button" class="narrow" @click="finder.open = true">Find</button>
     <button type="button" class="narrow" :disabled="!bench.redoable" @click="bench.redo()">Redo</button>
     <button type="button" @click="emit('keys')">All keys</button>
+    <router-link :to="{ name: 'happened', query: { from: String($route.name ?? '') } }">Copy what happened</router-link>
     <fieldset @click.stop>
       <legend class="small mute">Light</legend>
       <label v-for="look in looks" :key="look">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
+import { lazyPart, piece } from '../look/piece'
 import { useRouter } from 'vue-router'
 import { insert } from '../../core/records/entry'
 import { nextJointCode, openBrief } from '../../core/records/openBrief'
@@ -14,7 +15,7 @@ import JointLine from './JointLine.vue'
 import RunningNow from './RunningNow.vue'
 
 // What may want to be looked at again comes a moment after the lines.
-const LookAgain = defineAsyncComponent(() => import('./LookAgain.vue'))
+const LookAgain = lazyPart(() => import('./LookAgain.vue'))
 const bench = useBench()
 const router = useRouter()
 const now = useMinute()
@@ -32,7 +33,7 @@ async function lookAround() {
   if (looking.value) return
   looking.value = true
   try {
-    const { demoOpened } = await import('./demoOpened')
+    const { demoOpened } = await piece(() => import('./demoOpened'))
     await demoOpened(bench)
   } catch (error) {
     bench.tell(String(error instanceof Error ? error.message : error), 'bad')

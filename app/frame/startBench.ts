@@ -12,6 +12,7 @@ import {
 import { now } from '../bench/clock'
 import { saidByServer } from '../look/served'
 import type { useBench } from '../bench/store'
+import { piece } from '../look/piece'
 
 type Store = ReturnType<typeof useBench>
 
@@ -19,7 +20,7 @@ const wantsDemo = () => saidByServer()?.content === 'demo'
 
 /** The demo builder is its own piece of code, loaded when it is needed. */
 export async function addDemoBench(): Promise<string> {
-  const { buildDemoBench } = await import('../../demo/bench')
+  const { buildDemoBench } = await piece(() => import('../../demo/bench'))
   return addBench(buildDemoBench(now()))
 }
 
@@ -30,20 +31,31 @@ const isBroken = (error: unknown): error is CodedError =>
  * Opens the bench this tab had open; else the newest that can be opened; else, at the first visit, the demo bench
  * (`npm run demo`) or an empty one. What the browser lost is brought back from second copies, and said. Where the
  * browser keeps nothing, a bench in memory that says so.
+ * @throws CodedError storage-silent
  */
 export async function openSomeBench(bench: Store): Promise<void> {
   try {
     // What is only needed when something was lost is loaded then.
-    const said = (await listBenches()).length ? [] : await (await import('./recovery')).listWhatIsHere()
+    const said = (await listBenches()).length ? [] : await (await piece(() => import('./recovery'))).listWhatIsHere()
     const id = await openFirst(bench, said)
     await rememberBench(id)
     if (said.length) bench.tell(said.join(' '), 'bad')
+    setTimeout(() => void clearLater(), TIDY_AFTER_MS)
   } catch (error) {
+    // A storage that hangs may still hold all: the maker says whether to wait for it.
+    if (error instanceof CodedError && error.code === 'storage-silent') throw error
     await bench.openInMemory(
       `the browser refuses to keep data (${error instanceof Error ? error.message || error.name : String(error)})`,
     )
   }
 }
+
+/** What an earlier end cut off is cleared away a moment after the bench stands. */
+const TIDY_AFTER_MS = 1500
+const clearLater = () =>
+  piece(() => import('../bench/leftovers'))
+    .then(({ clearLeftovers }) => clearLeftovers(now()))
+    .catch(() => {})
 
 async function openFirst(bench: Store, said: string[]): Promise<string> {
   const benches = await listBenches()
@@ -61,7 +73,7 @@ async function openFirst(bench: Store, said: string[]): Promise<string> {
       return id
     } catch (error) {
       if (!isBroken(error)) throw error
-      const { bringBack } = await import('./recovery')
+      const { bringBack } = await piece(() => import('./recovery'))
       const back = await bringBack(id, `“${name}” could not be opened: ${sayError(error)}.`)
       said.push(...(back.said.length ? back.said : [`“${name}” could not be opened: ${sayError(error)}.`]))
       if (!back.id) continue

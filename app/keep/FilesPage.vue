@@ -11,6 +11,7 @@ import { capital, momentName } from '../look/figures'
 import { benchWorker } from '../workers/client'
 import { canKeepUp, keptFile, writeOut, type KeptFile } from './backup'
 import { lastFileAt, noteFile } from './lastFile'
+import { piece } from '../look/piece'
 
 /** Files that the maker owns: the bench file and its backups, the data package, tables for a spreadsheet. */
 const bench = useBench()
@@ -87,7 +88,7 @@ const table = ref<TableName>('reading')
 const filled = computed(() => tableNames.filter((name) => bench.everything(name).length > 0))
 const saveTable = () =>
   trying(async () => {
-    const { csvText } = await import('../bench/packageFile')
+    const { csvText } = await piece(() => import('../bench/packageFile'))
     const name = `${stem.value}-${table.value}.csv`
     saveFile(name, csvText(sheetOf(bench.everything(table.value))), 'text/csv;charset=utf-8')
     return `The browser has saved ${name}.`

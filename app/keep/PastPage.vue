@@ -17,6 +17,7 @@ import ColumnMap from '../look/ColumnMap.vue'
 import FileButton from '../look/FileButton.vue'
 import RowsTaken from '../look/RowsTaken.vue'
 import { handOver } from './handed'
+import { piece } from '../look/piece'
 
 /** Past tests out of a spreadsheet: columns mapped on screen, bad rows named, then looked at as another bench is. */
 const router = useRouter()
@@ -29,7 +30,7 @@ const rows = shallowRef<string[][]>([])
 watch(text, async (typed) => {
   own.value = null
   if (!typed.trim()) return void (rows.value = [])
-  const { default: Papa } = await import('papaparse')
+  const { default: Papa } = await piece(() => import('papaparse'))
   const parsed = Papa.parse<string[]>(typed.replace(/^\ufeff/, '').trim(), { skipEmptyLines: false }).data
   if (typed === text.value) rows.value = parsed
 })

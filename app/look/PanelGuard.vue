@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { inject, onErrorCaptured, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { sayError } from '../../core/messages'
 import { panelHelp } from './panelHelp'
 
 /** Keeps a fault in one panel from blanking the page: the panel says what went wrong, with the bench file at hand. */
@@ -13,7 +14,8 @@ const drawing = /setup function|render function|component update|#runtime-(0|1|1
 
 onErrorCaptured((error, _part, info) => {
   console.error(error)
-  const words = error instanceof Error ? error.message : String(error)
+  help?.note(error)
+  const words = sayError(error)
   if (drawing.test(info)) fault.value = words
   else help?.tell(words)
   return false
@@ -34,6 +36,9 @@ watch(
     <div class="acts">
       <v-btn class="alt" @click="fault = null">Try again</v-btn>
       <v-btn v-if="help" class="alt" @click="help.saveFile()">Save a bench file</v-btn>
+      <router-link :to="{ name: 'happened', query: { from: String(route.name ?? '') } }"
+        >Copy what happened</router-link
+      >
     </div>
   </section>
   <slot v-else />
@@ -48,6 +53,7 @@ watch(
 }
 .acts {
   display: flex;
+  align-items: center;
   gap: 10px;
   flex-wrap: wrap;
 }

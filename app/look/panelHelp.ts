@@ -4,5 +4,7 @@ import type { InjectionKey } from 'vue'
 export interface PanelHelp {
   saveFile: () => void
   tell: (words: string) => void
+  /** notes a fault for who is asked for help */
+  note: (error: unknown) => void
 }
 export const panelHelp: InjectionKey<PanelHelp> = Symbol('help for a panel that cannot be drawn')

@@ -1,5 +1,4 @@
 import { createVuetify } from 'vuetify'
-import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 
 /**
  * Vuetify supplies behaviour (buttons, menus, dialogs, tooltips, messages); how they look is theme.css alone, so its
@@ -7,7 +6,6 @@ import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
  */
 export const vuetify = createVuetify({
   theme: false,
-  icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {
     global: { ripple: false },
     VBtn: { variant: 'text', elevation: 0 },

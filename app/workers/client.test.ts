@@ -59,30 +59,50 @@ describe('the worker and its client', () => {
     expect(error).toBeInstanceOf(CodedError)
     expect(error).toMatchObject({ code: 'not-positive', path: 'readings.0.value' })
   })
-  it('rejects all that waits when the worker dies, and works again afterwards', async () => {
+  it('puts the job of a dead worker to a fresh one, and says so when that dies too; the others go on', async () => {
     let deaths = 0
-    const { spawn, made } = fake((request, post, self) =>
-      deaths++ === 0 ? self.onerror?.({ message: 'out of memory' } as ErrorEvent) : answerRequest(request, post),
-    )
+    const dying = (most: number) => (request: Request, post: (response: Response) => void, self: WorkerLike) =>
+      deaths++ < most ? self.onerror?.({ message: 'out of memory' } as ErrorEvent) : answerRequest(request, post)
+    const once = fake(dying(1))
+    expect((await new WorkerClient(once.spawn).analyse(input)).procedures).toHaveLength(1)
+    expect(once.made).toHaveLength(2)
+    deaths = 0
+    const { spawn, made } = fake(dying(2))
     const client = new WorkerClient(spawn)
-    const both = await Promise.allSettled([client.analyse(input), client.analyse(input)])
-    expect(both.map((one) => one.status)).toEqual(['rejected', 'rejected'])
-    expect(String((both[0] as PromiseRejectedResult).reason)).toMatch(/out of memory/)
+    const [first, second] = await Promise.allSettled([client.analyse(input), client.analyse(input)])
+    expect((first as PromiseRejectedResult).reason).toMatchObject({
+      code: 'worker-gone',
+      facts: { detail: 'out of memory' },
+    })
+    expect(second.status).toBe('fulfilled')
+    expect(made).toHaveLength(3)
     expect((await client.analyse(input)).procedures).toHaveLength(1)
-    expect(made).toHaveLength(2)
   })
-  it('takes a worker that stays silent for dead, within five seconds, and works again afterwards', async () => {
+  it('takes a worker that is silent for five seconds for dead, each time, and works again afterwards', async () => {
     vi.useFakeTimers()
     let calls = 0
-    const { spawn, made } = fake((request, post) => (calls++ === 0 ? undefined : answerRequest(request, post)))
+    const { spawn, made } = fake((request, post) => (calls++ < 2 ? undefined : answerRequest(request, post)))
     const client = new WorkerClient(spawn)
-    const refused = expect(client.analyse(input)).rejects.toThrow(/stopped answering. Try again/)
+    const refused = expect(client.kit({} as never)).rejects.toMatchObject({ code: 'worker-gone' })
+    await vi.advanceTimersByTimeAsync(SILENT_MS + 10)
+    expect(made.map(({ ended }) => ended)).toEqual([true, false])
     await vi.advanceTimersByTimeAsync(SILENT_MS + 10)
     await refused
-    expect(made[0]!.ended).toBe(true)
     const again = client.analyse(input)
     await vi.advanceTimersByTimeAsync(100)
     expect((await again).procedures).toHaveLength(1)
+    vi.useRealTimers()
+  })
+  it('gives what is packed in one go longer, once it is said that it has begun', async () => {
+    vi.useFakeTimers()
+    const { spawn, made } = fake(({ job }, post) => {
+      post({ kind: 'begun', job })
+      setTimeout(() => post({ kind: 'done', job, result: 'packed' as never }), 12_000)
+    })
+    const asked = new WorkerClient(spawn).package({} as never)
+    await vi.advanceTimersByTimeAsync(12_100)
+    expect(await asked).toBe('packed')
+    expect(made).toHaveLength(1)
     vi.useRealTimers()
   })
   it('waits as long as it is told of progress, and hands on what is best so far', async () => {

@@ -20,19 +20,24 @@ interface Job {
   resolve: (result: never) => void
   reject: (reason: unknown) => void
   onProgress?: (done: number, best?: unknown) => void
+  /** it was put to a fresh worker once already */
+  tried: boolean
 }
 
-/** A job that says nothing for longer than this has died with its worker, ms; of those that tell their progress. */
+/** A worker that says nothing for longer than this hangs, or is dead, ms. */
 export const SILENT_MS = 5000
-const TELLS: ReadonlySet<TaskKind> = new Set<TaskKind>(['analyse', 'timetable', 'photo'])
+/** What is worked out in one go says only that it has begun; none of it takes so long. */
+const IN_ONE_GO: ReadonlySet<TaskKind> = new Set<TaskKind>([
+  ...(['package', 'readFile', 'mergePreview', 'mergeChanges', 'copy'] as const),
+  ...(['whole', 'joints', 'kit', 'next', 'moves', 'openWords'] as const),
+])
+const IN_ONE_GO_MS = 30_000
 const WAKES_MS = 1000
-/** The others work in one go; none of them for so long. */
-const SILENT_AT_ALL_MS = 20_000
 
 /**
- * Typed access to the worker: progress, cancel, and a rejection when the worker dies, so that no call hangs for ever.
- * One job runs at a time. A running computation cannot be interrupted from outside, so cancelling it ends its worker
- * and the next job gets a new one.
+ * Typed access to the worker: progress, cancel, a fresh worker when it dies or hangs, and a rejection when that one
+ * does too, so that no call hangs for ever. One job runs at a time. A running computation cannot be interrupted from
+ * outside, so cancelling it ends its worker and the next job gets a new one.
  */
 export class WorkerClient {
   private worker: WorkerLike | null = null
@@ -127,6 +132,7 @@ export class WorkerClient {
         resolve,
         reject,
         onProgress,
+        tried: false,
       })
       signal?.addEventListener('abort', () => this.cancel(job), { once: true })
       this.startNext()
@@ -146,18 +152,21 @@ export class WorkerClient {
   private started(): WorkerLike {
     const worker = this.spawn()
     worker.onmessage = (event) => this.hear(event.data)
-    worker.onerror = (event) =>
-      this.died(new Error(`The computation stopped: ${event.message || 'the worker died'}. Try again.`))
+    worker.onerror = (event) => {
+      // It is said here; the page's own list of what went wrong need not hear of it too.
+      event.preventDefault?.()
+      this.died(event.message || 'it could not be started')
+    }
     return worker
   }
 
   /** Waits for the next word of the running job; a worker that stays silent is taken for dead. */
-  private listen(): void {
+  private listen(begun = false): void {
     clearTimeout(this.patience)
     const job = this.running === null ? null : this.jobs.get(this.running)
     if (!job) return
-    const silent = () => this.died(new Error('The computation stopped answering. Try again.'))
-    const wait = TELLS.has(job.request.kind) ? SILENT_MS : SILENT_AT_ALL_MS
+    const silent = () => this.died('it does not answer')
+    const wait = begun && IN_ONE_GO.has(job.request.kind) ? IN_ONE_GO_MS : SILENT_MS
     // After a sleep the time is over at once: a worker that woke as well has a second to say so.
     this.patience = setTimeout(() => (this.patience = setTimeout(silent, WAKES_MS)), wait - WAKES_MS)
   }
@@ -165,8 +174,9 @@ export class WorkerClient {
   private hear(response: Response): void {
     const job = this.jobs.get(response.job)
     if (!job) return
+    if (response.kind === 'begun') return this.listen(true)
     if (response.kind === 'progress') {
-      this.listen()
+      this.listen(true)
       return job.onProgress?.(response.done, response.best)
     }
     this.finish(response.job)
@@ -199,14 +209,22 @@ export class WorkerClient {
     this.startNext()
   }
 
-  private died(reason: Error): void {
+  /**
+   * The worker is gone: the job it had goes to a fresh one, once. What ends that one too is told; the others go on.
+   * @param how it was noticed, in words
+   */
+  private died(how: string): void {
+    clearTimeout(this.patience)
     this.worker?.terminate()
     this.worker = null
-    const all = [...this.jobs.values()]
-    this.jobs.clear()
+    const job = this.running === null ? undefined : this.jobs.get(this.running)
     this.running = null
-    clearTimeout(this.patience)
-    all.forEach((job) => job.reject(reason))
+    if (job && !job.tried) job.tried = true
+    else if (job) {
+      this.jobs.delete(job.request.job)
+      job.reject(new CodedError('worker-gone', '', { detail: how }))
+    }
+    this.startNext()
   }
 }
 

@@ -158,6 +158,8 @@ export type TaskKind = keyof Tasks
 /** What the app asks of the worker, and what comes back; one union each. Every message bears the number of its job. */
 export type Request = { [K in TaskKind]: { kind: K; job: number; input: Tasks[K]['input'] } }[TaskKind]
 export type Response =
+  /** the worker lives and has begun */
+  | { kind: 'begun'; job: number }
   /** done 0…1; best: what is found so far, where that is worth something by itself and is better than before */
   | { kind: 'progress'; job: number; done: number; best?: Tasks[TaskKind]['result'] }
   | { kind: 'done'; job: number; result: Tasks[TaskKind]['result'] }
@@ -183,7 +185,7 @@ function work(request: Request, onProgress: Say): Result | Promise<Result> {
     }
     case 'evidence': {
       const { tables, classes } = request.input
-      return gatheredEvidence(tables, (material) => classes[material] ?? null)
+      return gatheredEvidence(tables, (material) => classes[material] ?? null, onProgress)
     }
     case 'copy':
       return copyBench(request.input)
@@ -229,6 +231,7 @@ function work(request: Request, onProgress: Say): Result | Promise<Result> {
 /** Answers one request; the worker is only this with postMessage, so it is tested without one. */
 export async function answerRequest(request: Request, post: (response: Response) => void): Promise<void> {
   const { job } = request
+  post({ kind: 'begun', job })
   try {
     const result = await work(request, (done, best) =>
       post({ kind: 'progress', job, done, ...(best !== undefined && { best }) }),

@@ -1,5 +1,6 @@
 import { onScopeDispose, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import type { AskOptions } from './client'
+import { noteStalled, stalled } from './stalled'
 
 /** What the worker makes of something that changes. */
 export interface Asked<R> {
@@ -24,7 +25,10 @@ export function useAsked<I, R>(input: () => I | null, ask: (input: I, options: A
   const fault = shallowRef<unknown>(null)
   let running: AbortController | null = null
 
+  const anew = () => void run(input())
+
   async function run(question: I | null) {
+    stalled.delete(anew)
     running?.abort()
     fault.value = null
     progress.value = null
@@ -42,6 +46,7 @@ export function useAsked<I, R>(input: () => I | null, ask: (input: I, options: A
     } catch (error) {
       if (mine.signal.aborted) return
       fault.value = error
+      noteStalled(error, anew)
     }
     progress.value = null
   }
@@ -50,6 +55,9 @@ export function useAsked<I, R>(input: () => I | null, ask: (input: I, options: A
     progress.value = null
   }
   watch(input, run, { immediate: true })
-  onScopeDispose(() => running?.abort())
-  return { answer, progress, fault, again: () => void run(input()), cancel }
+  onScopeDispose(() => {
+    stalled.delete(anew)
+    running?.abort()
+  })
+  return { answer, progress, fault, again: anew, cancel }
 }

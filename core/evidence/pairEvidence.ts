@@ -88,13 +88,19 @@ const grouped = <T>(rows: readonly T[], keyOf: (row: T) => string): Map<string, 
  * All that was pulled, dry and after exposures, pair by pair, glue by glue, test by test, one's own and other makers'
  * apart. Censored readings count as what they are.
  * @param classOf class of a material id (own materials stand for their class); null when unknown
+ * @param onProgress told 0…1 before each round
  */
-export function gatheredEvidence(tables: EvidenceTables, classOf: (material: string) => string | null): PairEvidence[] {
+export function gatheredEvidence(
+  tables: EvidenceTables,
+  classOf: (material: string) => string | null,
+  onProgress: (done: number) => void = () => {},
+): PairEvidence[] {
   const readingsOf = grouped(ownReadings(tables.reading), ({ coupon }) => coupon)
   const couponsOf = grouped(tables.coupon, ({ round, procedure, arm }) => `${round} ${procedure} ${arm}`)
   const procedures = new Map(tables.procedure.map((procedure) => [procedure.id, procedure]))
   const joints = new Map(tables.joint.map((joint) => [joint.id, joint]))
-  return tables.round.flatMap((round) => {
+  return tables.round.flatMap((round, i) => {
+    onProgress(i / tables.round.length)
     const joint = joints.get(round.joint)
     const a = joint && sideOf(joint.brief.a, classOf)
     const b = joint && sideOf(joint.brief.b, classOf)

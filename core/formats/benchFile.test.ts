@@ -128,14 +128,14 @@ describe('the bench file', () => {
       delete file.tables['stock']
       file.tables['adhesive'] = [
         { ...glue, openedOn: '2025-12-20', expiresOn: null },
-        { ...glue, id: 'g2', openedOn: null, expiresOn: null },
+        { ...glue, id: 'g2', name: 'Thick instant, 20 g', openedOn: null, expiresOn: null },
       ]
     })
     const read = readBenchFile(old)
     expect(read.migratedFrom).toBe(1)
     expect(read.tables.adhesive).toEqual([
       { ...glue, aliases: [] },
-      { ...glue, id: 'g2', aliases: [] },
+      { ...glue, id: 'g2', name: 'Thick instant, 20 g', aliases: [] },
     ])
     expect(read.tables.stock).toEqual([
       { id: 'g1-pack', adhesive: 'g1', batch: '', boughtOn: null, openedOn: '2025-12-20', expiresOn: null, left: 1 },

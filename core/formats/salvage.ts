@@ -1,8 +1,10 @@
-import { materialClasses } from '../knowledge/materials'
-import { danglingRows } from '../records/integrity'
+import { contradictionOf, testOfReading } from '../readings/contradiction'
+import { danglingRows, type RecordReader } from '../records/integrity'
 import { issueWords } from '../records/issue'
 import { schemas } from '../records/schemas'
-import { tableNames, tableWords, type RecordOf, type TableName, type Tables } from '../records/tables'
+import { strayOf } from '../records/strays'
+import { settleTwice } from '../records/together/settle'
+import { owners, tableNames, tableWords, type TableName, type Tables } from '../records/tables'
 import { asObject, type Loose, type LooseTables } from './migrations'
 
 /** A row, or a word of a brief, that a bench file holds and that could not be taken. */
@@ -14,8 +16,6 @@ export interface SetAside {
   id: string
   why: string
 }
-
-const classIds = new Set(materialClasses.map(({ id }) => id))
 
 /**
  * Takes each row that fits its schema and hangs on rows that do; the rest is set aside, with the place and the reason.
@@ -45,6 +45,7 @@ export function salvage(loose: LooseTables): { tables: Tables; aside: SetAside[]
     })
   }
   dropHanging(tables as unknown as Tables, places, aside)
+  nameAnew(tables as unknown as Tables, places, aside)
   return { tables: tables as unknown as Tables, aside }
 }
 
@@ -71,9 +72,12 @@ function withOpenWords(row: Loose, place: string, aside: SetAside[]): Loose {
   return joint
 }
 
-/** Takes away rows whose owner or partner is not there, and what hangs on them in turn. */
+type Row = Record<string, unknown> & { id: string }
+
+/** Takes away rows whose owner or partner is not there, or that contradict it, and what hangs on them. */
 function dropHanging(tables: Tables, places: ReadonlyMap<string, string>, aside: SetAside[]): void {
   for (;;) {
+    const records = readerOf(tables)
     const loose = [
       ...danglingRows(tables).map(({ table, id, field, to }) => ({
         table,
@@ -81,7 +85,17 @@ function dropHanging(tables: Tables, places: ReadonlyMap<string, string>, aside:
         field,
         why: `it points to “${to}”, which is not in the file or was set aside`,
       })),
-      ...strayRows(tables),
+      ...tableNames.flatMap((table) =>
+        tables[table].flatMap((record) => {
+          const stray = strayOf(table, record as never, records)
+          return stray ? [{ table, id: record.id, ...stray }] : []
+        }),
+      ),
+      ...tables.reading.flatMap((reading) => {
+        const test = testOfReading(reading, records)
+        const found = test && contradictionOf(reading, test)
+        return found ? [{ table: 'reading' as const, id: reading.id, ...found }] : []
+      }),
     ]
     if (!loose.length) return
     for (const { table, id, field, why } of loose) {
@@ -93,32 +107,28 @@ function dropHanging(tables: Tables, places: ReadonlyMap<string, string>, aside:
   }
 }
 
-/** Rows that point inside another record to what is not there: an arm, a procedure of a round, a material class. */
-function strayRows(tables: Tables): { table: TableName; id: string; field: string; why: string }[] {
-  const rounds = new Map(tables.round.map((round) => [round.id, round]))
-  const procedures = new Map(tables.procedure.map((procedure) => [procedure.id, procedure]))
-  const hasArm = ({ round, arm }: RecordOf<'coupon'> | RecordOf<'decision'>) =>
-    rounds.get(round)?.arms.some(({ id }) => id === arm) ?? true
-  const inJoint = (round: RecordOf<'round'>, id: string) => procedures.get(id)?.joint === round.joint
-  return [
-    ...tables.coupon
-      .filter((coupon) => !hasArm(coupon))
-      .map(({ id, arm }) => ({ table: 'coupon' as const, id, field: 'arm', why: `its round has no arm “${arm}”` })),
-    ...tables.decision
-      .filter((decision) => !hasArm(decision))
-      .map(({ id, arm }) => ({ table: 'decision' as const, id, field: 'arm', why: `its round has no arm “${arm}”` })),
-    ...tables.round
-      .filter((round) => round.procedures.some((id) => !inJoint(round, id)))
-      .map(({ id }) => ({ table: 'round' as const, id, field: 'procedures', why: 'not all its procedures are there' })),
-    ...tables.material
-      .filter(({ classId }) => !classIds.has(classId))
-      .map(({ id, classId }) => ({
-        table: 'material' as const,
-        id,
-        field: 'classId',
-        why: `“${classId}” is no material class of the tables`,
-      })),
-  ]
+/** Rows of a file, found by id and by owner. */
+function readerOf(tables: Tables): RecordReader {
+  const byId = new Map(tableNames.map((table) => [table, new Map(tables[table].map((row) => [row.id, row]))]))
+  return {
+    get: (table, id) => (byId.get(table)!.get(id) ?? null) as never,
+    all: (table) => tables[table] as never,
+    of: (table, owner) => {
+      const field = owners[table]
+      return (field ? tables[table].filter((row) => (row as unknown as Row)[field] === owner) : []) as never
+    },
+  }
+}
+
+/** What stood there twice and may only once gets the next free name; a second reading of a coupon is set aside. */
+function nameAnew(tables: Tables, places: ReadonlyMap<string, string>, aside: SetAside[]): void {
+  for (const { table, id, field, was, is } of settleTwice(tables)) {
+    const why =
+      table === 'reading'
+        ? 'its coupon has another reading; this one was set aside'
+        : `“${String(was)}” stood there twice; it is “${String(is)}” now`
+    aside.push({ table, id, place: `${places.get(`${table} ${id}`)}.${field}`, why })
+  }
 }
 
 /** How a row set aside is named to the maker: "reading r12 (tables.reading.3.raw.value): number expected". */

@@ -26,6 +26,8 @@ export const isSawn = ({ group }: Pick<MaterialClass, 'group'>): boolean => grou
 export const materialClasses: readonly MaterialClass[] = rowsOfColumns<MaterialClass>(columns as never)
 const byId = new Map(materialClasses.map((material) => [material.id, material]))
 
+export const isMaterialClass = (id: string): boolean => byId.has(id)
+
 /** @throws CodedError not-one-of */
 export function materialClassOf(id: string, path = 'material'): MaterialClass {
   const material = byId.get(id)

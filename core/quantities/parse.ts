@@ -1,6 +1,6 @@
 import { CodedError } from '../errors'
 import { digitsOf } from './figure'
-import { bounds, dimensionOf, findUnit, insideUnit, knownUnits, toInside, type Dimension } from './units'
+import { bounds, dimensionOf, findUnit, insideUnit, knownUnits, leastOf, toInside, type Dimension } from './units'
 
 export interface Quantity {
   /** as typed, in `unit` */
@@ -167,7 +167,10 @@ export function parseQuantity(text: string, dimension: Dimension, fallback?: str
   const quantity = readQuantity(text, dimension, fallback, path)
   const [least, most] = bounds[dimension]
   checkBounds(quantity.value, { least: -MOST, most: MOST }, path, 'The number')
-  checkBounds(quantity.inside, { least, most }, path, `${capital(kinds[dimension])}, in ${insideUnit(dimension)},`)
+  const field = `${capital(kinds[dimension])}, in ${insideUnit(dimension)},`
+  const smallest = leastOf(dimension)
+  const tiny = quantity.inside !== 0 && Math.abs(quantity.inside) < smallest
+  checkBounds(quantity.inside, { least: tiny ? smallest : least, most }, path, field)
   return quantity
 }
 

@@ -1,3 +1,5 @@
+import { limits } from './bounds'
+
 /**
  * Units people type, by what they measure. Inside: N, kg, l, mm, mm², s, °C, °. Factors are exact by definition where
  * one exists.
@@ -76,18 +78,22 @@ const tables: Record<Dimension, Record<string, Linear>> = {
  * angles.
  */
 export const bounds: Record<Dimension, readonly [number, number]> = {
-  force: [0, 1e6],
-  mass: [0, 1e5],
-  volume: [0, 1e5],
-  length: [0, 1e6],
-  area: [0, 1e8],
-  time: [0, 3e8],
+  force: [0, limits.force[1]],
+  mass: [0, limits.mass[1]],
+  volume: [0, limits.volume[1]],
+  length: [0, limits.length[1]],
+  area: [0, limits.area[1]],
+  time: [0, limits.time[1]],
   temperature: [-200, 1000],
   angle: [-36_000, 36_000],
   torque: [0, 1e6],
   strength: [0, 1e5],
   peel: [0, 1e5],
 }
+
+/** What is smaller and not nothing was not meant, in the unit inside. */
+export const leastOf = (dimension: Dimension): number =>
+  dimension === 'length' || dimension === 'area' ? limits[dimension][0] : 0
 
 /** The unit inside: what `inside` of a quantity counts in. */
 export const insideUnit = (dimension: Dimension): string => Object.keys(tables[dimension])[0]!

@@ -1,4 +1,5 @@
 import { CodedError } from '../errors'
+import { PLACES_OFF } from '../records/placesOff'
 
 /** Failure places as percentages of the bonded area, after ISO 10365. They add up to 100. */
 export const places = ['tornA', 'offA', 'glue', 'offB', 'tornB'] as const
@@ -38,7 +39,7 @@ export function checkPlaces(given: FailurePlaces, path = 'places'): FailurePlace
     if (!(given[place] >= 0))
       throw new CodedError('negative', `${path}.${place}`, { field: 'A failure place', got: given[place] })
   const sum = places.reduce((total, place) => total + given[place], 0)
-  if (Math.abs(sum - 100) > 0.5) throw new CodedError('not-hundred-percent', path, { got: sum })
+  if (Math.abs(sum - 100) > PLACES_OFF) throw new CodedError('not-hundred-percent', path, { got: sum })
   return given
 }
 

@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { forceUnits } from '../quantities/force'
 import { instrumentSchema } from './instrument'
 import { shopSchema } from './shop'
-import { amount, day, id, moment, owner, positive, text, words } from './fields'
+import { amount, day, forceN, id, moment, owner, positive, text, words } from './fields'
 
 const pulls = z.array(positive)
 
@@ -28,8 +28,8 @@ export const benchSchema = z.object({
   /** what force is read with: its limit and its smallest step, N */
   gauge: z.object({
     name: text,
-    limitN: positive,
-    resolutionN: positive,
+    limitN: forceN,
+    resolutionN: forceN,
     /** what its display, and every load on screen, is told in; left out: newtons */
     unit: z.optional(z.enum(forceUnits)),
   }),

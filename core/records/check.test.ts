@@ -11,10 +11,18 @@ const build = { id: 'b1', name: 'Heron', inServiceBy: null, budget: null, what: 
 const glue = (id: string, name: string) => ({ id, name }) as Tables['adhesive'][number]
 const joint = (id: string, code: string, to = 'b1') => ({ id, code, build: to }) as Tables['joint'][number]
 const procedure = (id: string, letter: string, of = 'j1', adhesive: string | null = null) =>
-  ({ id, letter, joint: of, adhesive }) as Tables['procedure'][number]
-const round = (id: string, number: number, of = 'j1') => ({ id, number, joint: of }) as Tables['round'][number]
+  ({ id, letter, joint: of, adhesive, steps: [] as unknown }) as Tables['procedure'][number]
+const round = (id: string, number: number, of = 'j1') =>
+  ({
+    id,
+    number,
+    joint: of,
+    procedures: ['p1'].slice(of === 'j1' ? 0 : 1),
+    arms: [{ id: 'arm' }],
+    control: null,
+  }) as unknown as Tables['round'][number]
 const coupon = (id: string, label: string, of = 'r1') =>
-  ({ id, label, round: of, procedure: 'p1' }) as Tables['coupon'][number]
+  ({ id, label, round: of, procedure: 'p1', arm: 'arm' }) as Tables['coupon'][number]
 const reading = (id: string, of: string, setAside: string | null = null) =>
   ({ id, coupon: of, setAside }) as Tables['reading'][number]
 
@@ -99,6 +107,45 @@ describe('what may stand only once', () => {
     const doubled = readerOf({ ...bench, joint: [joint('j1', 'H1'), joint('j2', 'H1')] })
     expect(() => checkIntegrity([update('joint', joint('j2', 'H1'), { build: 'b1' })], doubled)).not.toThrow()
     expect(() => checkIntegrity([insert('joint', joint('j3', 'H1'))], doubled)).toThrow('taken at joint j3')
+  })
+})
+
+describe('parts of other records', () => {
+  const r1 = round('r1', 1)
+  it.each<[string, Change, string]>([
+    ['a coupon of no arm', insert('coupon', { ...coupon('c3', 'H1-A3'), arm: 'gone' }), 'no arm “gone”'],
+    [
+      'a coupon of another procedure',
+      insert('coupon', { ...coupon('c3', 'H1-A3'), procedure: 'p2' }),
+      'no such procedure',
+    ],
+    ['an arm taken away under its coupons', update('round', r1, { arms: [] }), 'no arm “arm”'],
+    ['a procedure taken out under its coupons', update('round', r1, { procedures: [] }), 'no such procedure'],
+    ['a procedure of another joint', update('round', r1, { procedures: ['p1', 'p2'] }), 'not all its procedures'],
+    ['a procedure twice', update('round', r1, { procedures: ['p1', 'p1'] }), 'stands there twice'],
+    ['a control that is not in it', update('round', r1, { control: 'p2' }), 'control is none'],
+    ['a hunch of what is not in it', update('round', r1, { hunch: { order: ['p2'], at: 1 } }), 'expected order'],
+    [
+      'two steps of one id',
+      update('procedure', procedure('p1', 'A', 'j1', 'g1'), { steps: [{ id: 's' }, { id: 's' }] as never }),
+      'the step “s” stands there twice',
+    ],
+    [
+      'an earlier pull of another coupon',
+      insert('reading', { ...reading('x2', 'c2'), because: 'x1' }),
+      'none of its coupon',
+    ],
+  ])('%s is refused', (_, change, words) => {
+    const fault = faultOf([change])
+    expect(fault?.[0]).toBe('wrong-shape')
+    expect(fault![2]['detail']).toContain(words)
+  })
+
+  it('what was so before stays open to other changes', () => {
+    const old = readerOf({ ...bench, coupon: [{ ...coupon('c1', 'H1-A1'), arm: 'gone' }] })
+    const change = update('coupon', { ...coupon('c1', 'H1-A1'), arm: 'gone' }, { block: 2 })
+    expect(() => checkIntegrity([change], old)).not.toThrow()
+    expect(() => checkIntegrity([update('round', r1, { blocks: 3 })], old)).not.toThrow()
   })
 })
 

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { limits } from '../quantities/bounds'
 
 /** Parts that several records share. Open words of a brief are null: unknown, never "no". */
 export const id = z.string().check(z.minLength(1), z.maxLength(64))
@@ -9,8 +10,16 @@ export const moment = z.int().check(z.nonnegative(), z.lte(Date.UTC(9999, 11, 31
 /** a calendar day, "2026-12-12" */
 export const day = z
   .string()
-  .check(z.regex(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'a day such as 2026-12-12'))
+  .check(
+    z.regex(/^(19|20|21)\d\d-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'a day such as 2026-12-12'),
+    z.refine(isOnCalendar, 'a day of the calendar expected'),
+  )
 export const text = z.string().check(z.maxLength(4000))
+/** Whether a day is one: there is no 31st of April. */
+function isOnCalendar(text: string): boolean {
+  const at = Date.parse(`${text}T00:00:00Z`)
+  return Number.isFinite(at) && new Date(at).toISOString().startsWith(text)
+}
 /** a name or a reason: not empty */
 export const words = z.string().check(z.minLength(1), z.maxLength(4000))
 /**
@@ -29,18 +38,25 @@ export const positive = z.number().check(z.gte(SMALLEST), z.lte(LARGEST))
 export const count = z.int().check(z.positive(), z.lte(1_000_000))
 export const place = z.int().check(z.nonnegative(), z.lte(1_000_000))
 export const share = z.number().check(z.gte(0), z.lte(1))
-/** a length, mm: from a thousandth to a kilometre */
-export const lengthMm = z.number().check(z.gte(0.001), z.lte(1e6))
+const between = ([least, most]: readonly [number, number]) => z.number().check(z.gte(least), z.lte(most))
+export const lengthMm = between(limits.length)
 export const measure = z.nullable(lengthMm)
+/** 0, or a length */
+export const gap = z.union([z.literal(0), lengthMm])
+export const roomM3 = between(limits.room)
+export const hours = between(limits.hours)
+export const spreadGm2 = between(limits.spread)
+/** what a gauge shows, or a joint must hold, N */
+export const forceN = between(limits.force)
 /** °C that a maker's joint may meet */
 export const celsius = z.number().check(z.gte(-200), z.lte(1000))
 /** a length of time, s: up to ten years */
-export const seconds = z.number().check(z.nonnegative(), z.lte(316_000_000))
+export const seconds = z.number().check(z.nonnegative(), z.lte(limits.time[1]))
 export const couponSize = z.partial(
   z.object({
     widthMm: measure,
     overlapMm: measure,
-    areaMm2: z.nullable(z.number().check(z.gte(0.001), z.lte(1e8))),
+    areaMm2: z.nullable(between(limits.area)),
     thicknessMm: measure,
     diameterMm: measure,
     innerDiameterMm: measure,

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { id, moment, positive, text, words } from './fields'
+import { forceN, id, moment, positive, text, words } from './fields'
 
 /** How the cells of a line are kept apart. */
 export const separators = ['comma', 'semicolon', 'tab', 'space'] as const
@@ -43,8 +43,8 @@ export const instrumentSchema = z.object({
   id,
   name: words,
   connection: z.enum(connections),
-  limitN: positive,
-  resolutionN: positive,
+  limitN: forceN,
+  resolutionN: forceN,
   lines: z.nullable(lineProtocolSchema),
   /** looks against a known weight, N: what hung there and what it read */
   checks: z.array(z.object({ at: moment, trueN: positive, readN: positive, how: text })).check(z.maxLength(500)),

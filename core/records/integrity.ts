@@ -1,5 +1,6 @@
 import { CodedError } from '../errors'
 import type { Change } from './entry'
+import { strayOf } from './strays'
 import { owners, references, tableNames, tableWords, type AnyRecord, type RecordOf, type TableName } from './tables'
 
 /** Records as they stand, by id and by owner. */
@@ -74,6 +75,7 @@ export function checkIntegrity(changes: readonly Change[], records: RecordReader
     if (change.after) {
       checkOnlyOnce(change, after, records)
       checkPointers(change, after)
+      checkStrays(change, after, records)
     } else if (change.before) checkUnused(change, after)
   }
 }
@@ -146,6 +148,23 @@ function checkPointers({ table, id, before, after }: Change, records: RecordsAft
         to: `the ${tableWords[to]} it belongs to`,
       })
   }
+}
+
+/** What a record names inside another one; of a round, what its coupons and decisions name in it, too. */
+function checkStrays({ table, id, before, after }: Change, now: RecordsAfter, reader: RecordReader) {
+  const check = (of: TableName, record: AnyRecord, old: AnyRecord | null) => {
+    const stray = strayOf(of, record as never, now as never)
+    if (!stray || (old && strayOf(of, old as never, reader))) return
+    throw new CodedError('wrong-shape', `${of} ${record.id} ${stray.field}`, {
+      field: `The ${tableWords[of]}`,
+      detail: stray.why,
+    })
+  }
+  check(table, after!, before)
+  if (table !== 'round' || !before) return
+  for (const coupon of now.rows('coupon', id)) check('coupon', coupon as never, reader.get('coupon', coupon.id))
+  for (const decision of reader.of('decision', (after as RecordOf<'round'>).joint))
+    if (decision.round === id && now.get('decision', decision.id)) check('decision', decision, decision)
 }
 
 function checkUnused({ table, id }: Change, records: RecordsAfter) {

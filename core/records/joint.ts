@@ -1,7 +1,22 @@
 import * as z from 'zod/mini'
+import { limits } from '../quantities/bounds'
 import { faceStates } from '../knowledge/faceStates'
 import { faceTraits, geometries, loadModes, motions, stakes } from '../knowledge/vocabulary'
-import { amount, celsius, count, day, id, measure, moment, positive, seconds, words } from './fields'
+import {
+  amount,
+  celsius,
+  count,
+  day,
+  gap,
+  hours,
+  id,
+  measure,
+  moment,
+  positive,
+  roomM3,
+  seconds,
+  words,
+} from './fields'
 
 /** One side of a joint: material (a class id of the tables, or an own material), and the face that is glued. */
 export const sideSchema = z.object({
@@ -30,17 +45,17 @@ export const briefSchema = z.object({
   curveMm: measure,
   count: z.nullable(count),
   loads: z.nullable(z.array(z.enum(loadModes))),
-  weightKg: z.nullable(amount),
+  weightKg: z.nullable(amount.check(z.lte(limits.mass[1]))),
   /** share of the weight that this one joint carries, 0…1; null is all of it */
   share: z.nullable(z.number().check(z.gte(1e-6), z.lte(1))),
   motion: z.nullable(z.enum(motions)),
   /** from the joint to the line of the force: turns a weight into a twist or a snap */
   leverMm: measure,
   /** how far it bends each time when it is flexed, degrees */
-  flexDeg: z.nullable(positive),
+  flexDeg: z.nullable(positive.check(z.lte(360))),
   /** the tightest radius it is bent to, mm */
   bendRadiusMm: measure,
-  gapMm: z.nullable(amount),
+  gapMm: z.nullable(gap),
   heatC: z.nullable(celsius),
   coldC: z.nullable(celsius),
   water: z.nullable(z.enum(['no', 'splash', 'wash', 'soak'])),
@@ -61,16 +76,16 @@ export const briefSchema = z.object({
   /** glued inside a thin shell or a deep cavity */
   inShell: z.nullable(z.boolean()),
   air: z.nullable(z.enum(['closed', 'window', 'extraction', 'outdoors'])),
-  roomM3: measure,
+  roomM3: z.nullable(roomM3),
   /** a heat gun, hot wire, flame or sparks in the same room while it is glued */
   heatNear: z.nullable(z.boolean()),
   users: z.nullable(z.array(z.enum(['child', 'sensitised']))),
   skin: z.nullable(z.boolean()),
   stakes: z.nullable(z.array(z.enum(stakes))),
   /** hours from closing until it must carry its load */
-  readyH: measure,
+  readyH: z.nullable(hours),
   /** hours from closing until it can be taken up and worked on; left out by older benches: not said */
-  handledH: z.optional(z.nullable(positive)),
+  handledH: z.optional(z.nullable(hours)),
   handledBy: z.nullable(day),
   inServiceBy: z.nullable(day),
   perEvening: z.nullable(count),

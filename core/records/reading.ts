@@ -1,41 +1,62 @@
 import * as z from 'zod/mini'
 import { directions } from '../knowledge/directions'
 import { rungs } from '../knowledge/rungs'
-import { amount, couponSize, id, moment, owner, positive, text, within, words } from './fields'
+import { findUnit, knownUnits, type Dimension } from '../quantities/units'
+import { amount, couponSize, gap, id, lengthMm, moment, owner, positive, text, within, words } from './fields'
+import { PLACES_OFF } from './placesOff'
 
 const optional = z.nullish(amount)
-const single = z.object({
-  way: z.enum(['gauge', 'mass', 'water', 'lever']),
-  value: amount,
-  unit: z.string().check(z.maxLength(8)),
-  tareKg: optional,
-  armLoadMm: optional,
-  armJointMm: optional,
-  beamKg: optional,
-  beamArmMm: optional,
-})
+/** A unit of what a way reads, as it was typed. */
+const unitOf = (dimension: Dimension) =>
+  z.string().check(
+    z.maxLength(8),
+    z.refine((unit) => findUnit(unit, dimension) !== null, `one of ${knownUnits(dimension).join(', ')} expected`),
+  )
+const hung = { value: amount, tareKg: optional }
 
 /** What was read, as it was read: enough to work the strength out again. */
 export const rawSchema = z.discriminatedUnion('way', [
-  z.extend(single, { way: z.literal('gauge') }),
-  z.extend(single, { way: z.literal('mass') }),
-  z.extend(single, { way: z.literal('water') }),
-  z.extend(single, { way: z.literal('lever') }),
+  z.object({ way: z.literal('gauge'), ...hung, unit: unitOf('force') }),
+  z.object({ way: z.literal('mass'), ...hung, unit: unitOf('mass') }),
+  z.object({ way: z.literal('water'), ...hung, unit: unitOf('volume') }),
+  /** the beam's own weight with the arm of its middle: both or neither */
+  z
+    .object({
+      way: z.literal('lever'),
+      ...hung,
+      unit: unitOf('force'),
+      armLoadMm: lengthMm,
+      armJointMm: lengthMm,
+      beamKg: optional,
+      beamArmMm: z.nullish(gap),
+    })
+    .check(z.refine(({ beamKg, beamArmMm }) => (beamKg == null) === (beamArmMm == null), 'a beam with its arm')),
   /** steps of weights: the last step held (0: none) and the one that broke it (null: it held) in `unit` */
-  z.object({
-    way: z.literal('steps'),
-    held: amount,
-    broke: z.nullable(positive),
-    unit: z.string().check(z.maxLength(8)),
-    tareKg: optional,
-  }),
+  z
+    .object({
+      way: z.literal('steps'),
+      held: amount,
+      broke: z.nullable(positive),
+      unit: unitOf('mass'),
+      tareKg: optional,
+    })
+    .check(
+      z.refine(({ held, broke }) => broke === null || broke > held, 'a step that broke it above the one that held'),
+    ),
   /** by hand, with the interval that the maker's own calibration gave at the time, N; null both: order only */
-  z.object({
-    way: z.literal('hands'),
-    rung: z.enum(rungs),
-    lowN: z.nullable(amount),
-    highN: z.nullable(amount),
-  }),
+  z
+    .object({
+      way: z.literal('hands'),
+      rung: z.enum(rungs),
+      lowN: z.nullable(amount),
+      highN: z.nullable(amount),
+    })
+    .check(
+      z.refine(
+        ({ lowN, highN }) => (lowN === null ? highN === null : highN === null || highN > lowN),
+        'low below high',
+      ),
+    ),
   z.object({
     way: z.literal('trace'),
     file: text,
@@ -51,7 +72,9 @@ export const rawSchema = z.discriminatedUnion('way', [
   /** looked at or worked on: each thing in three steps, 0 bad to 2 good, so many hours afterwards */
   z.object({
     way: z.literal('grades'),
-    grades: z.record(z.string(), z.int().check(z.gte(0), z.lte(2))),
+    grades: z
+      .record(z.string(), z.int().check(z.gte(0), z.lte(2)))
+      .check(z.refine((all) => Object.keys(all).length > 0, 'a grade expected')),
     afterH: z.nullable(amount),
   }),
   /** of many small things on one piece: how many there were, and how many are left */
@@ -67,7 +90,14 @@ export const rawSchema = z.discriminatedUnion('way', [
 export type Raw = z.infer<typeof rawSchema>
 
 const share = z.number().check(z.gte(0), z.lte(100))
-const placesSchema = z.object({ tornA: share, offA: share, glue: share, offB: share, tornB: share })
+const placesSchema = z
+  .object({ tornA: share, offA: share, glue: share, offB: share, tornB: share })
+  .check(
+    z.refine(
+      ({ tornA, offA, glue, offB, tornB }) => Math.abs(tornA + offA + glue + offB + tornB - 100) <= PLACES_OFF,
+      'places that add up to 100 expected',
+    ),
+  )
 
 /** Cells that a painted face may have at most: what is kept of it stays small. */
 export const MOST_CELLS = 2500

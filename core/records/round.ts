@@ -3,7 +3,21 @@ import { directions } from '../knowledge/directions'
 import { exposureKinds } from '../knowledge/exposures'
 import { helpers } from '../knowledge/vocabulary'
 import { testIds } from '../knowledge/testKinds'
-import { amount, count, couponSize, day, id, moment, place, positive, seconds, share, text, words } from './fields'
+import {
+  amount,
+  count,
+  couponSize,
+  day,
+  id,
+  moment,
+  place,
+  positive,
+  seconds,
+  share,
+  spreadGm2,
+  text,
+  words,
+} from './fields'
 
 export const stepKinds = [
   'ready',
@@ -46,9 +60,6 @@ export const stepSchema = z.object({
 })
 export type Step = z.infer<typeof stepSchema>
 
-/** glue on a face, g/m² */
-const spread = z.number().check(z.gte(0.1), z.lte(100_000))
-
 /** What a second glue does in a joint. */
 export const secondRoleIds = ['first-coat', 'rim', 'part'] as const
 export type SecondRole = (typeof secondRoleIds)[number]
@@ -80,8 +91,9 @@ export const procedureSchema = z.object({
   second: z.optional(z.nullable(secondSchema)),
   /** ruled out by a rule of the trade, and tested anyway */
   anyway: z.boolean(),
-  coats: count,
-  spreadGm2: z.nullable(spread),
+  coats: z.int().check(z.gte(1), z.lte(20)),
+  /** glue on a face */
+  spreadGm2: z.nullable(spreadGm2),
   /** parts of glue to parts of water, by weight */
   dilution: z.nullable(z.object({ glue: positive, water: positive })),
   /** two or more glues stirred together by weight, with the batch they were stirred in */

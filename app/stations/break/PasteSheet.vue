@@ -8,6 +8,7 @@ import ColumnMap from '../../look/ColumnMap.vue'
 import { plural } from '../../look/figures'
 import RowsTaken from '../../look/RowsTaken.vue'
 import { logPasted, pastedReadings } from './pasteWork'
+import { piece } from '../../look/piece'
 
 /** A bench sheet that was written by hand or in a spreadsheet: pasted as rows, looked through, taken in as one step. */
 const props = defineProps<{ view: JointView }>()
@@ -18,7 +19,7 @@ const rows = shallowRef<string[][]>([])
 watch(text, async (typed) => {
   own.value = undefined
   if (!typed.trim()) return void (rows.value = [])
-  const { default: Papa } = await import('papaparse')
+  const { default: Papa } = await piece(() => import('papaparse'))
   const parsed = Papa.parse<string[]>(typed.trim(), { skipEmptyLines: false }).data
   if (typed === text.value) rows.value = parsed
 })

@@ -16,6 +16,7 @@ import LossFields from './LossFields.vue'
 import LivePull from './LivePull.vue'
 import type { Likely } from './useLikely'
 import { keptTrace, usualUnit, type FormWay, type PullForm } from './pullForm'
+import { piece } from '../../look/piece'
 
 // The ways to give a reading: a number in any unit, steps, hands, or a file from a logger.
 const props = defineProps<{ test: TestId; bench: Bench; likely: Likely; coupon: Coupon }>()
@@ -55,7 +56,7 @@ async function readFile(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
   try {
-    const { default: Papa } = await import('papaparse')
+    const { default: Papa } = await piece(() => import('papaparse'))
     const rows = Papa.parse<string[]>(await file.text(), { skipEmptyLines: 'greedy' }).data
     const { points, bad } = traceFromRows(rows)
     form.value.trace = keptTrace(props.test, file.name, points)

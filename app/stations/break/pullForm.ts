@@ -115,8 +115,8 @@ export function formOf(reading: Reading, test: TestId): PullForm {
   if ('value' in raw) form.text = `${digitsOf(raw.value)} ${raw.unit}`
   if ('tareKg' in raw && raw.tareKg) form.tare = `${digitsOf(raw.tareKg)} kg`
   if (raw.way === 'lever') {
-    form.armLoad = `${digitsOf(raw.armLoadMm ?? 0)} mm`
-    form.armJoint = `${digitsOf(raw.armJointMm ?? 0)} mm`
+    form.armLoad = `${digitsOf(raw.armLoadMm)} mm`
+    form.armJoint = `${digitsOf(raw.armJointMm)} mm`
   }
   if (raw.way === 'steps' || raw.way === 'count') {
     const unit = raw.way === 'steps' ? ` ${raw.unit}` : ''
@@ -229,10 +229,11 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
       return { way: 'trace', ...form.trace, take: form.trace.take ?? (readsMean(test) ? 'steady' : 'peak') }
     default: {
       const typed = parseQuantity(form.text, dimensionOfWay(form.way), usualUnit(form.way, bench), 'value')
-      const single = { way: form.way, value: typed.value, unit: typed.unit, tareKg: kg(form.tare) }
-      if (form.way !== 'lever') return single
+      const single = { value: typed.value, unit: typed.unit, tareKg: kg(form.tare) }
+      if (form.way !== 'lever') return { way: form.way, ...single }
       const mm = (text: string, path: string) => parseQuantity(text, 'length', 'mm', path).inside
       return {
+        way: 'lever',
         ...single,
         armLoadMm: mm(form.armLoad, 'arm of the load'),
         armJointMm: mm(form.armJoint, 'arm of the joint'),

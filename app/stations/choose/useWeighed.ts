@@ -13,6 +13,7 @@ import { familyTimes, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
 import { benchWorker, sideWorker } from '../../workers/client'
+import { noteStalled, stalled } from '../../workers/stalled'
 
 /** Draws for what is weighed (methods.md 9), and their seed: the same round is always weighed alike. */
 const DRAWS = 20_000
@@ -89,7 +90,12 @@ export function useWeighed(view: () => JointView) {
   let gone = false
   /** weights are being moved: few draws, until they rest */
   let moving = false
+  const anew = () => {
+    void ask()
+    askMoves()
+  }
   async function ask() {
+    stalled.delete(anew)
     if (asking) return void (again = true)
     if (!items.value.length || procedures.value.length < 2) return void (result.value = null)
     asking = true
@@ -102,6 +108,7 @@ export function useWeighed(view: () => JointView) {
       fault.value = null
     } catch (error) {
       fault.value = error
+      if (!gone) noteStalled(error, anew)
     }
     asking = false
     if (!again || gone) return
@@ -131,9 +138,11 @@ export function useWeighed(view: () => JointView) {
       const input = { ...question.value, weights: weights.value, groups: groups.value }
       const got = await sideWorker().moves(input, { signal: mine.signal })
       if (!mine.signal.aborted) moves.value = got
-    } catch {
+    } catch (error) {
       // The judgement itself stands; that this is open is said beside the weights.
-      if (!mine.signal.aborted) movesOpen.value = true
+      if (mine.signal.aborted) return
+      movesOpen.value = true
+      noteStalled(error, anew)
     }
   }
   // What stood for other readings or procedures does not stand for these.
@@ -153,6 +162,7 @@ export function useWeighed(view: () => JointView) {
   )
   onScopeDispose(() => {
     gone = true
+    stalled.delete(anew)
     clearTimeout(resting)
     running?.abort()
   })

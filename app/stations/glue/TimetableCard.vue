@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
+import { lazyPart } from '../../look/piece'
 import { sayError } from '../../../core/messages'
 import { stampNow, useMinute } from '../../bench/clock'
 import type { JointView } from '../../bench/jointView'
@@ -13,7 +14,7 @@ import { calendarFile } from './calendarFile'
 import { beginFrom, pullFrom, setBy, wordsOf } from './timetableWork'
 import { MOST_PIECES, useTimetable } from './useTimetable'
 
-const ShopForm = defineAsyncComponent(() => import('./ShopForm.vue'))
+const ShopForm = lazyPart(() => import('./ShopForm.vue'))
 
 /** When what is glued and pulled: said in words, drawn along the clock, changed by hand. */
 const props = defineProps<{ view: JointView }>()

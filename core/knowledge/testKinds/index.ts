@@ -10,7 +10,7 @@ import { tension } from './straightPull'
 import { torsionRect, torsionRing, torsionRound } from './twist'
 
 export { sizeNames } from './sizes'
-export type { CouponSize, Counting, Formula, Grading, SizeKey, StrengthUnit, TestKind } from './kind'
+export type { CouponSize, Counting, Formula, Grading, Reads, SizeKey, StrengthUnit, TestKind } from './kind'
 
 /** What a coupon can be put through, by the id that stands in a bench file. */
 const kinds = {

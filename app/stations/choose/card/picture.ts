@@ -1,3 +1,4 @@
+import { piece } from '../../../look/piece'
 /** Dots of the picture for each of the page: sharp enough to be read when it is printed from a phone. */
 const SHARP = 2
 
@@ -6,7 +7,7 @@ const SHARP = 2
  * @throws Error where the browser draws none
  */
 export async function pictureOf(element: HTMLElement): Promise<Blob> {
-  const { toBlob } = await import('html-to-image')
+  const { toBlob } = await piece(() => import('html-to-image'))
   const background = getComputedStyle(element).backgroundColor
   const blob = await toBlob(element, { pixelRatio: SHARP, backgroundColor: background, cacheBust: false })
   if (!blob) throw new Error('the browser drew nothing.')

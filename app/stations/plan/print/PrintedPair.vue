@@ -4,6 +4,7 @@ import { pairFor } from '../../../../core/coupons/printedCoupon'
 import { testKinds } from '../../../../core/knowledge/testKinds'
 import type { Round } from '../../../../core/records/round'
 import { saveBlob } from '../../../frame/saveFile'
+import { piece } from '../../../look/piece'
 
 /** For printed plastics: a coupon pair as a model file, with what it is and how to print it. */
 const props = defineProps<{ round: Round }>()
@@ -13,7 +14,7 @@ const mm = (n: number) => `${+n.toFixed(1)} mm`
 const face = (sides: readonly [number, number]) => sides.map(mm).join(' × ')
 // The modeller is loaded when it is asked for.
 async function save() {
-  const { stlOfPair } = await import('../../../../core/coupons/stl')
+  const { stlOfPair } = await piece(() => import('../../../../core/coupons/stl'))
   saveBlob(
     `coupon-pair-${coupon.value.bondMm.map((side) => +side.toFixed(1)).join('x')}mm.stl`,
     new Blob([stlOfPair(coupon.value) as BlobPart], { type: 'model/stl' }),
