@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test'
 
-const port = 4870
+// Another one when a slow check runs beside the tests.
+const port = Number(process.env['E2E_PORT'] ?? 4870)
 /** The e2e tests drive the built app, served as it is served to a maker. */
 export default defineConfig({
   testDir: 'e2e',

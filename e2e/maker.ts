@@ -2,8 +2,9 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, test as base, type Locator, type Page, type TestInfo } from '@playwright/test'
 
 /** Where the two servers stand: with an empty bench, and with the demo bench. */
-export const emptyServer = 'http://localhost:4870'
-export const demoServer = 'http://localhost:4871'
+const port = Number(process.env['E2E_PORT'] ?? 4870)
+export const emptyServer = `http://localhost:${port}`
+export const demoServer = `http://localhost:${port + 1}`
 
 /** Every test fails on an error in the console: a page can look right to assertions and be broken to the eye. */
 export const test = base.extend<{ consoleErrors: string[]; faultsMade: boolean }>({

@@ -19,6 +19,7 @@ import { openSomeBench } from './startBench'
 import { useKeys } from './keys'
 
 const SaveTrouble = lazyPart(() => import('./SaveTrouble.vue'))
+const Understood = lazyPart(() => import('./Understood.vue'))
 const AlarmStrip = lazyPart(() => import('./AlarmStrip.vue'))
 const KeysDialog = lazyPart(() => import('./KeysDialog.vue'))
 const ClashDialog = lazyPart(() => import('./ClashDialog.vue'))
@@ -94,6 +95,7 @@ watch(
     <p v-else-if="!ready" class="opening" role="status">Opening the bench…</p>
     <PanelGuard v-else name="This page"><router-view /></PanelGuard>
     <NoticeStrip />
+    <Understood v-if="ready" />
     <AlarmStrip v-if="ready && alarmsWanted" />
     <ClashDialog v-if="openClash" />
     <KeysDialog v-if="help" v-model="help" />

@@ -80,7 +80,7 @@ const acts: Record<string, Act> = {
       : null
   },
   rows: (file, at, random) => {
-    const rows = (file['tables'] as Record<string, unknown[]>)[at[1]!]
+    const rows = (file['tables'] as Record<string, unknown[]> | undefined)?.[at[1]!]
     const n = Number(at[2])
     if (!Array.isArray(rows) || !rows.length || !Number.isInteger(n)) return null
     const row = rows[n]

@@ -117,6 +117,25 @@ function readDigits(digits: string, text: string, path: string): number {
   return Number(digits.replace(',', '.'))
 }
 
+/** Two marks, or one before exactly three digits: another maker would read another number. */
+const TWO_WAYS = /^[+\-−]?[1-9]\d{0,2}(?:[.,'’ \u00a0\u202f]\d{3})+(?!\d)(?:[.,]\d+)?/
+
+/**
+ * What is made of a number that can be read in two ways: "1.250 kg" begins with 1.25, "1.250,5" with 1250.5; "1,250" is
+ * taken for neither.
+ * @returns null where there is one way only, or no number
+ */
+export function understood(text: string): { as: number } | { either: [whole: string, decimal: string] } | null {
+  const begins = TWO_WAYS.exec(text.trim())
+  if (!begins) return null
+  try {
+    return { as: beginning(text, '', '').value }
+  } catch (error) {
+    if (!(error instanceof CodedError) || error.code !== 'ambiguous-number') return null
+    return { either: [String(error.facts['whole']), String(error.facts['decimal'])] }
+  }
+}
+
 export interface NumberField {
   /** the field as an error names it, for programs and for people */
   path?: string
