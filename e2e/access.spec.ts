@@ -72,11 +72,13 @@ test('axe finds nothing in open words, menus and the Why sheet', async ({ page }
   await check('why sheet')
 })
 
-test('nothing overflows at 390 × 844, nor at 200 % zoom', async ({ page }) => {
+test('nothing overflows at 390 × 844, nor at 200 or 400 % zoom', async ({ page }) => {
   await openBench(page, demoServer)
   for (const [width, height] of [
     [390, 844],
     [640, 400],
+    // 1280 × 1024 at 400 %
+    [320, 256],
   ] as const) {
     await page.setViewportSize({ width, height })
     for (const [name, path] of Object.entries(views)) {

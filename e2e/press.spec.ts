@@ -18,7 +18,7 @@ const views = [
 ]
 
 /**
- * Every button of the work surface that can be pressed, by its place and words; of a kind that recurs, the first two.
+ * Every button of the work surface that can be pressed, by its place and words; of a kind that recurs, the first.
  */
 const buttonsOf = async (page: Page) => {
   const all = await page.evaluate(() =>
@@ -36,7 +36,7 @@ const buttonsOf = async (page: Page) => {
   return all.filter(({ words, why }) => {
     const kind = why ? 'why' : words.split(' ')[0]!
     kinds.set(kind, (kinds.get(kind) ?? 0) + 1)
-    return kinds.get(kind)! <= 2
+    return kinds.get(kind)! <= 1
   })
 }
 const nth = (page: Page, at: number) => page.locator('#work button, #work .v-btn').nth(at)

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onBeforeUnmount, onMounted } from 'vue'
 import type { PairGroup } from '../../core/evidence/byPair'
 import type { PairEvidence } from '../../core/evidence/pairEvidence'
 import { materialClassOf } from '../../core/knowledge/materials'
 import { measured } from '../../core/quantities/betterUnit'
 import { useBench } from '../bench/store'
 import AskWhy from '../look/AskWhy.vue'
+import { useDrawnInPart } from '../look/drawInPart'
 import { plural } from '../look/figures'
 import SeamDrawing from '../look/seam/SeamDrawing.vue'
 import { familyName, glueWords, strengthWords, tableOf, testWords, whyLent, whyLine } from './evidenceWords'
@@ -14,6 +15,12 @@ import StrengthBand from './StrengthBand.vue'
 /** One pair of materials: what was pulled on it, against the tables, and what other pulls lend to it. */
 const props = defineProps<{ group: PairGroup }>()
 const bench = useBench()
+/** A year on one pair has hundreds of lines: so many are drawn before they are asked for; a print has all. */
+const DRAWN = 24
+const { shown, rest, whole } = useDrawnInPart(() => props.group.pulled, DRAWN)
+const drawAll = () => (whole.value = true)
+onMounted(() => window.addEventListener('beforeprint', drawAll))
+onBeforeUnmount(() => window.removeEventListener('beforeprint', drawAll))
 const names = computed(() => [props.group.a, props.group.b].map((id) => materialClassOf(id)))
 const hatch = (index: number) => {
   const cls = names.value[index]!
@@ -48,7 +55,7 @@ const maker = (one: PairEvidence) =>
     </div>
     <p v-if="!group.pulled.length" class="mute small">Nothing was pulled on this pair yet.</p>
     <ul v-else>
-      <li v-for="one in group.pulled" :key="`${one.round} ${one.procedure} ${one.arm} ${one.owner}`" data-pulled>
+      <li v-for="one in shown" :key="`${one.round} ${one.procedure} ${one.arm} ${one.owner}`" data-pulled>
         <div class="glue">
           <b>{{ glueWords(bench, one) }}</b>
           <span class="mute small">{{ testWords(one) }} · {{ plural(one.pulls, 'pull') }}</span>
@@ -71,6 +78,7 @@ const maker = (one: PairEvidence) =>
         </p>
       </li>
     </ul>
+    <v-btn v-if="rest" class="quiet no-print" @click="drawAll">Show {{ rest }} more</v-btn>
     <details v-if="group.lent.length">
       <summary class="small">
         {{ plural(group.lent.length, 'glue') }} borrowed from your other tests, not tested on this pair

@@ -84,6 +84,7 @@ function toggle(which: 'room' | 'menu') {
       ref="menuButton"
       type="button"
       class="bit"
+      aria-label="Menu"
       aria-haspopup="dialog"
       :aria-expanded="menuOpen"
       @click="toggle('menu')"

@@ -185,6 +185,7 @@ const gigabytes = (bytes: number) => (bytes < 1e9 ? megabytes(bytes) : `${(bytes
 }
 section {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   border-top: 1px solid var(--line);
   padding-top: 16px;

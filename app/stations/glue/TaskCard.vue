@@ -123,6 +123,7 @@ async function keepNote(text = note.value.trim()) {
   border: 1.5px solid var(--ink);
   padding: 20px 22px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
 }
 .what {

@@ -1,0 +1,151 @@
+// A year of use in the browser: how long the start and each page take, what blocks the main thread, whether the heap
+// grows. Part of `npm run benchmark`; alone: npm run build && npx tsx scripts/year.ts
+import { spawn } from 'node:child_process'
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { chromium, type CDPSession, type Page } from '@playwright/test'
+import { packageBytes } from '../app/bench/packageFile'
+import { aYear, yearBench } from '../demo/year'
+import { buildDemoBench } from '../demo/bench'
+import type { Tables } from '../core/records/tables'
+
+const now = Date.now()
+const PHOTO_BYTES = 20_000
+/** Pages changed in ten minutes and in an hour of work, one every three seconds. */
+const CHANGES = process.env['YEAR_SHORT'] ? ([30, 120] as const) : ([200, 1200] as const)
+const FILE = '.cache/year'
+const port = 4893
+
+async function write(name: string, tables: Tables): Promise<string> {
+  mkdirSync('.cache', { recursive: true })
+  const photo = new Blob([new Uint8Array(PHOTO_BYTES).fill(7)], { type: 'image/jpeg' })
+  writeFileSync(`${FILE}-${name}.zip`, await packageBytes(tables, now, async () => photo))
+  return `${FILE}-${name}.zip`
+}
+
+async function readIn(page: Page, file: string): Promise<void> {
+  await page.goto('/benches')
+  await page.setInputFiles('input[type="file"]', file)
+  await page.getByText(/^Read in “/).waitFor({ timeout: 300_000 })
+  await page
+    .getByRole('button', { name: /^Open / })
+    .first()
+    .click()
+  await page.waitForURL(/\/$/)
+  await page.waitForTimeout(4000)
+}
+
+/** Times from a change of page to its first content, and the longest tasks after that, ms. */
+async function change(page: Page, path: string): Promise<{ first: number; tasks: number[] }> {
+  return page.evaluate(async (to) => {
+    const tasks: PerformanceEntry[] = []
+    const observer = new PerformanceObserver((list) => tasks.push(...list.getEntries()))
+    observer.observe({ type: 'longtask', buffered: false })
+    const begun = performance.now()
+    // Drawn: something new stands on the page, and the next frame has come.
+    const drawn = new Promise<void>((done) => {
+      const seen = new MutationObserver((all) => {
+        if (!all.some(({ addedNodes }) => [...addedNodes].some((node) => node instanceof HTMLElement))) return
+        seen.disconnect()
+        requestAnimationFrame(() => done())
+      })
+      seen.observe(document.querySelector('#app')!, { childList: true, subtree: true })
+      setTimeout(done, 20_000)
+    })
+    history.pushState({}, '', to)
+    dispatchEvent(new PopStateEvent('popstate', { state: {} }))
+    await drawn
+    const first = performance.now()
+    await new Promise((done) => setTimeout(done, 1500))
+    observer.disconnect()
+    return {
+      first: first - begun,
+      tasks: tasks.filter(({ startTime }) => startTime > first).map(({ duration }) => Math.round(duration)),
+    }
+  }, path)
+}
+
+/** From the start of loading to the list of joints, ms. */
+async function opening(page: Page): Promise<number> {
+  await page.goto('/')
+  await page.locator('main li').first().waitFor({ timeout: 60_000 })
+  return page.evaluate(() => Math.round(performance.now()))
+}
+
+const heap = async (session: CDPSession): Promise<number> => {
+  await session.send('HeapProfiler.collectGarbage')
+  const { usedSize } = (await session.send('Runtime.getHeapUsage')) as { usedSize: number }
+  return usedSize / 1e6
+}
+
+const pagesOf = (joint: string) =>
+  ['', 'shelf', 'evidence', 'build', 'history', 'files']
+    .map((path) => `/${path}`)
+    .concat(['ask', 'shortlist', 'plan', 'glue', 'break', 'choose', 'card'].map((path) => `/joint/${joint}/${path}`))
+
+const server = spawn('npx', ['tsx', 'server/main.ts'], {
+  env: { ...process.env, PORT: String(port) },
+  stdio: 'ignore',
+  detached: true,
+})
+try {
+  const files = { demo: await write('demo', buildDemoBench(now)), year: await write('all', yearBench(now)) }
+  console.log(`A year: ${JSON.stringify(aYear)}`)
+  await new Promise((done) => setTimeout(done, 2500))
+  const browser = await chromium.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
+  })
+  const found: Record<string, { opening: number; pages: Map<string, { first: number; tasks: number[] }> }> = {}
+  for (const [name, joint] of [
+    ['demo', 'h2'],
+    ['year', 'year-1'],
+  ] as const) {
+    const context = await browser.newContext({ baseURL: `http://localhost:${port}`, serviceWorkers: 'block' })
+    const page = await context.newPage()
+    page.on('pageerror', (error) => console.error(error))
+    await readIn(page, files[name])
+    await opening(page)
+    const times = [await opening(page), await opening(page), await opening(page)].sort((x, y) => x - y)
+    const pages = new Map<string, { first: number; tasks: number[] }>()
+    // Each page once before it is measured: its piece is there then, as after the first minute of work.
+    for (const path of pagesOf(joint)) await change(page, path)
+    for (const path of pagesOf(joint)) pages.set(path, await change(page, path))
+    found[name] = { opening: times[1]!, pages }
+    console.log(`${name}: opened in ${times.join(', ')} ms`)
+    if (name === 'year') {
+      const session = await context.newCDPSession(page)
+      const all = pagesOf(joint)
+      const sizes: number[] = []
+      for (let n = 1; n <= CHANGES[1]; n++) {
+        await page.evaluate(
+          (to) => {
+            history.pushState({}, '', to)
+            dispatchEvent(new PopStateEvent('popstate', { state: {} }))
+          },
+          all[n % all.length]!,
+        )
+        await page.waitForTimeout(60)
+        if (n === CHANGES[0] || n === CHANGES[1]) {
+          await change(page, '/')
+          sizes.push(await heap(session))
+        }
+      }
+      const [ten, hour] = sizes as [number, number]
+      const grown = `${(hour / ten).toFixed(3)} times (${ten.toFixed(0)} → ${hour.toFixed(0)} MB)`
+      console.log(`heap after ${CHANGES.join(' and ')} changes of page: ${grown}`)
+    }
+    await context.close()
+  }
+  await browser.close()
+  const [demo, year] = [found['demo']!, found['year']!]
+  console.log(`opening: ${(year.opening / demo.opening).toFixed(2)} times the demo bench (${year.opening} ms)`)
+  console.log('first answer of a page, as times of the demo bench’s; tasks over 50 ms after it:')
+  for (const [path, { first, tasks }] of year.pages) {
+    const plain = path.replace('year-1', 'h2')
+    const ratio = first / (demo.pages.get(plain)?.first ?? first)
+    const long = tasks.length ? `, the longest ${Math.max(...tasks)} ms` : ''
+    console.log(`  ${path}: ${ratio.toFixed(1)} (${first.toFixed(0)} ms); ${tasks.length} tasks${long}`)
+  }
+} finally {
+  process.kill(-server.pid!)
+}
