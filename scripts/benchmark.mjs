@@ -38,3 +38,5 @@ try {
 } finally {
   process.kill(-server.pid)
 }
+// A year of use, on the built app.
+run('npx', ['tsx', 'scripts/year.ts'])

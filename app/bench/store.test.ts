@@ -4,12 +4,14 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { buildDemoBench } from '../../demo/bench'
 import { openClash } from './clash'
 import { editOf, useBench } from './store'
+import { loadCheck } from './checking'
 
 describe('a form and what is changed elsewhere meanwhile', () => {
   beforeEach(() => setActivePinia(createPinia()))
   async function glue() {
     const bench = useBench()
     await bench.openInMemory(null, buildDemoBench(0))
+    await loadCheck()
     return { bench, opened: bench.all('adhesive')[0]! }
   }
   const now = (bench: ReturnType<typeof useBench>, id: string) => bench.get('adhesive', id)!
@@ -40,6 +42,7 @@ describe('a form and what is changed elsewhere meanwhile', () => {
   it('says when the record was taken away, and writes nothing', async () => {
     const bench = useBench()
     await bench.openInMemory(null, buildDemoBench(0))
+    await loadCheck()
     const opened = bench.all('stock')[0]!
     await bench.write('gone', [{ table: 'stock', id: opened.id, before: opened, after: null }])
     expect(await bench.edit('form', [editOf('stock', opened, { left: 0.1 })])).toBe(false)
@@ -56,6 +59,7 @@ describe('a form and what is changed elsewhere meanwhile', () => {
   it('keeps what could not be stored when another bench is opened, and comes back to it', async () => {
     const bench = useBench()
     await bench.openInMemory('no room', buildDemoBench(0))
+    await loadCheck()
     const opened = bench.all('adhesive')[0]!
     const first = bench.id!
     await bench.write('in memory', [
@@ -64,6 +68,7 @@ describe('a form and what is changed elsewhere meanwhile', () => {
     expect(bench.unstored).toBe(1)
     const other = buildDemoBench(0)
     await bench.openInMemory(null, { ...other, bench: [{ ...other.bench[0]!, id: 'other' }] })
+    await loadCheck()
     expect([...bench.left.keys()]).toEqual([first])
     expect(bench.unstored).toBe(1)
     await bench.open(first)

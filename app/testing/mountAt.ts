@@ -5,6 +5,7 @@ import { defineComponent, h, type Component } from 'vue'
 import { createMemoryHistory, createRouter, RouterView, type Router } from 'vue-router'
 import { VApp } from 'vuetify/components/VApp'
 import type { Tables } from '../../core/records/tables'
+import { loadCheck } from '../bench/checking'
 import { useBench } from '../bench/store'
 import { vuetify } from '../look/vuetify'
 import { routes } from '../router'
@@ -24,6 +25,8 @@ export async function mountAt(tables: Tables, path: string, root?: Component): P
   setActivePinia(pinia)
   const bench = useBench()
   await bench.openInMemory(null, tables)
+  // In the app it comes a moment after the bench; here a press is looked at at once.
+  await loadCheck()
   const router = createRouter({ history: createMemoryHistory(), routes })
   const errors: unknown[] = []
   await router.push(path)

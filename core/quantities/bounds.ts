@@ -19,7 +19,7 @@ export const limits = {
   /** m³: a drawer to a hall */
   room: [0.01, 100_000],
   /** h: ten years */
-  hours: [0.001, 87_600],
+  hours: [0.0001, 87_600],
   /** g/m² */
   spread: [0.1, 10_000],
 } as const satisfies Record<string, readonly [least: number, most: number]>

@@ -123,7 +123,7 @@ describe('parts of other records', () => {
     ['a procedure taken out under its coupons', update('round', r1, { procedures: [] }), 'no such procedure'],
     ['a procedure of another joint', update('round', r1, { procedures: ['p1', 'p2'] }), 'not all its procedures'],
     ['a procedure twice', update('round', r1, { procedures: ['p1', 'p1'] }), 'stands there twice'],
-    ['a control that is not in it', update('round', r1, { control: 'p2' }), 'control is none'],
+    ['a control that is not in it', update('round', r1, { control: 'p2' }), 'control is no procedure'],
     ['a hunch of what is not in it', update('round', r1, { hunch: { order: ['p2'], at: 1 } }), 'expected order'],
     [
       'two steps of one id',

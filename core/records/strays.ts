@@ -22,14 +22,15 @@ function strayOfRound(round: RecordOf<'round'>, records: Lookup): Stray | null {
   const { procedures, arms, control, hunch, timetable } = round
   const twice = doubled(procedures) ?? doubled(arms.map(({ id }) => id))
   if (twice !== undefined) return { field: 'procedures', why: `“${twice}” stands there twice` }
-  if (procedures.some((id) => records.get('procedure', id)?.joint !== round.joint))
-    return { field: 'procedures', why: 'not all its procedures are there' }
-  if (control !== null && !procedures.includes(control))
-    return { field: 'control', why: 'its control is none of its procedures' }
-  if (hunch && (doubled(hunch.order) !== undefined || hunch.order.some((id) => !procedures.includes(id))))
-    return { field: 'hunch', why: 'the expected order is not one of its procedures' }
-  if (timetable?.notBefore.some(({ procedure }) => !procedures.includes(procedure)))
-    return { field: 'timetable', why: 'its timetable names a procedure that it has not' }
+  // A draft names its procedures when it is planned; what is set in it before is of the joint's.
+  const isOfJoint = (id: string) => records.get('procedure', id)?.joint === round.joint
+  if (!procedures.every(isOfJoint)) return { field: 'procedures', why: 'not all its procedures are there' }
+  if (control !== null && !isOfJoint(control))
+    return { field: 'control', why: 'its control is no procedure of its joint' }
+  if (hunch && (doubled(hunch.order) !== undefined || !hunch.order.every(isOfJoint)))
+    return { field: 'hunch', why: 'the expected order is not one of procedures of its joint' }
+  if (timetable && !timetable.notBefore.every(({ procedure }) => isOfJoint(procedure)))
+    return { field: 'timetable', why: 'its timetable names a procedure that its joint has not' }
   return null
 }
 

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { buildDemoBench } from '../../../demo/bench'
 import type { Round } from '../../../core/records/round'
 import { viewJoint, type JointView } from '../../bench/jointView'
+import { loadCheck } from '../../bench/checking'
 import { useBench } from '../../bench/store'
 import { couponsOf } from '../../../core/planning/coupons'
 import { sidesOf } from '../../../core/planning/newArm'
@@ -13,6 +14,7 @@ async function view() {
   setActivePinia(createPinia())
   const bench = useBench()
   await bench.openInMemory(null, buildDemoBench(0))
+  await loadCheck()
   return viewJoint(bench, bench.get('joint', 'h5')!)
 }
 /** The first arm of the draft alone. */
@@ -44,6 +46,7 @@ describe('coupons of a draft', () => {
     setActivePinia(createPinia())
     const bench = useBench()
     await bench.openInMemory(null, buildDemoBench(0))
+    await loadCheck()
     const joint = viewJoint(bench, bench.get('joint', 'h5')!)
     const draft = draftOf(joint)
     const arms = (n: number) => Array.from({ length: n }, (_, i) => ({ ...draft.arms[0]!, id: `a${i + 1}` }))

@@ -71,6 +71,7 @@ export const wordsOfLoad = {
     dimension: 'angle',
     unit: '°',
     least: 1,
+    most: 360,
     presets: [c('20', '20°', 'a gentle sway'), c('60', '60°', 'a knee walking'), c('180', '180°', 'folded flat')],
   },
   bendRadiusMm: {
