@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { demoServer, expect, openBench, test } from './maker'
+import { demoServer, expect, openBench, savedFile, test } from './maker'
 
 /**
  * Script and markup through every text that a bench holds, shown on every page: nothing runs, nothing is loaded, the
@@ -33,11 +33,7 @@ test('markup, script and formulas in every text run nowhere', async ({ page, con
     document.addEventListener('securitypolicyviolation', (event) => console.error(`policy: ${event.blockedURI}`))
   })
   await openBench(page, demoServer)
-  await page.getByRole('button', { name: 'Menu' }).click()
-  const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Save a bench file' }).click()
-  const path = info.outputPath('bench.json')
-  await (await download).saveAs(path)
+  const path = await savedFile(page, info)
   const file = JSON.parse(readFileSync(path, 'utf8')) as { tables: object }
   writeFileSync(path, JSON.stringify({ ...file, tables: poisoned(file.tables, { count: 0 }) }))
   await page.goto(`${demoServer}/benches`)

@@ -132,6 +132,16 @@ export async function glueAll(page: Page): Promise<void> {
   await expect(done).toBeVisible()
 }
 
+/** The open bench, saved as a file through the menu. @returns its path */
+export async function savedFile(page: Page, info: TestInfo): Promise<string> {
+  await page.getByRole('button', { name: 'Menu' }).click()
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save a bench file' }).click()
+  const path = info.outputPath('bench.json')
+  await (await download).saveAs(path)
+  return path
+}
+
 /**
  * The demo bench as a file, without H2’s pulls and changed, read in as another bench and opened at H2.
  * @param change gets the tables, and the pulls as they were
@@ -143,11 +153,7 @@ export async function openChanged(
   where = 'Break',
 ): Promise<void> {
   await openBench(page, demoServer)
-  await page.getByRole('button', { name: 'Menu' }).click()
-  const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Save a bench file' }).click()
-  const path = info.outputPath('bench.json')
-  await (await download).saveAs(path)
+  const path = await savedFile(page, info)
   const file = JSON.parse(readFileSync(path, 'utf8')) as { tables: FileTables }
   const { id } = file.tables.round.find(({ joint }) => joint === 'h2')!
   const before = file.tables.reading.map((one) => ({ ...one }))

@@ -59,7 +59,7 @@ onBeforeUnmount(() => window.removeEventListener('beforeunload', beforeLeaving))
 </script>
 
 <template>
-  <div v-if="bench.save.gone" class="trouble no-print" role="alert">
+  <div v-if="bench.save.gone" class="trouble bad no-print" role="alert">
     <p>
       <strong>{{ goneWords }}</strong> What you see is in this tab only<template v-if="bench.save.waiting"
         >, with {{ plural(bench.save.waiting, 'change') }} that nothing has kept</template
@@ -75,7 +75,7 @@ onBeforeUnmount(() => window.removeEventListener('beforeunload', beforeLeaving))
     </div>
     <p v-if="problem" class="problem">{{ problem }}</p>
   </div>
-  <div v-else-if="bench.save.failure" class="trouble no-print" role="alert">
+  <div v-else-if="bench.save.failure" class="trouble bad no-print" role="alert">
     <p>
       <strong>Not saved.</strong>
       {{ bench.save.waiting ? `${plural(bench.save.waiting, 'change')} so far` : 'What you do here' }} is kept in this
@@ -86,7 +86,7 @@ onBeforeUnmount(() => window.removeEventListener('beforeunload', beforeLeaving))
       <ActButton class="alt" :act="bench.retry">Try again</ActButton>
     </div>
   </div>
-  <div v-if="bench.save.stranded.length" class="trouble no-print" role="alert">
+  <div v-if="bench.save.stranded.length" class="trouble bad no-print" role="alert">
     <p>
       <strong>Not put on.</strong> While {{ plural(bench.save.stranded.length, 'change') }} waited here, another tab
       changed the same: {{ bench.save.stranded.map(({ label }) => label).join('; ') }}. Look at what stands there now,
@@ -96,7 +96,7 @@ onBeforeUnmount(() => window.removeEventListener('beforeunload', beforeLeaving))
       <v-btn class="alt" @click="bench.letGo()">I have seen it</v-btn>
     </div>
   </div>
-  <div v-for="one in leftBehind" :key="one.id" class="trouble no-print" role="alert">
+  <div v-for="one in leftBehind" :key="one.id" class="trouble bad no-print" role="alert">
     <p>
       <strong>Not saved.</strong> {{ plural(one.waiting, 'change') }} to “{{ one.name }}”
       {{ one.waiting === 1 ? 'is' : 'are' }} kept in this tab only.
@@ -106,24 +106,3 @@ onBeforeUnmount(() => window.removeEventListener('beforeunload', beforeLeaving))
     </div>
   </div>
 </template>
-
-<style scoped>
-.trouble {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 10px 20px;
-  padding: 10px 20px;
-  background: var(--card);
-  border-bottom: 3px solid var(--fails);
-}
-.trouble p {
-  max-width: 720px;
-}
-.acts {
-  display: flex;
-  gap: 10px;
-  flex-wrap: wrap;
-}
-</style>

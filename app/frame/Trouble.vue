@@ -53,27 +53,3 @@ const anew = () => location.assign(missing.value?.fullPath ?? location.href)
     </div>
   </div>
 </template>
-
-<style scoped>
-.trouble {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 10px 20px;
-  padding: 10px 20px;
-  background: var(--card);
-  border-bottom: 1px solid var(--line);
-}
-.bad {
-  border-bottom: 3px solid var(--fails);
-}
-.trouble p {
-  max-width: 720px;
-}
-.acts {
-  display: flex;
-  gap: 10px;
-  flex-wrap: wrap;
-}
-</style>
