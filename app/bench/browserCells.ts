@@ -55,7 +55,11 @@ export function browserCells(name: string, store: string, create: boolean, onGon
     try {
       const came = openDB(name, undefined, {
         upgrade(database, _from, _to, transaction) {
-          if (!create) return transaction.abort()
+          if (!create) {
+            // That it was not made is what was wanted, and told below.
+            transaction.done.catch(() => {})
+            return transaction.abort()
+          }
           database.createObjectStore(store)
         },
         blocking: (_current, next) => (next === null ? leave() : undefined),

@@ -41,7 +41,7 @@ async function copy() {
       Names, notes and everything else that you wrote are left out (…). Nothing is sent; it goes where you paste it.
     </p>
     <ActButton class="go" :act="copy">Copy this text</ActButton>
-    <span class="said" role="status">{{ done }}</span>
+    <p class="said" role="status" :class="{ 'visually-hidden': !done }">{{ done }}</p>
     <pre tabindex="0" aria-label="What happened">{{ text }}</pre>
   </main>
 </template>

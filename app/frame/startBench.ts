@@ -39,6 +39,8 @@ export async function openSomeBench(bench: Store): Promise<void> {
     const said = (await listBenches()).length ? [] : await (await piece(() => import('./recovery'))).listWhatIsHere()
     const id = await openFirst(bench, said)
     await rememberBench(id)
+    const slow = clockWords(bench.history()[0]?.at ?? 0, now())
+    if (slow) said.push(slow)
     if (said.length) bench.tell(said.join(' '), 'bad')
     setTimeout(() => void clearLater(), TIDY_AFTER_MS)
   } catch (error) {
@@ -49,6 +51,18 @@ export async function openSomeBench(bench: Store): Promise<void> {
     )
   }
 }
+
+/** A clock that stands so long before what was written by it was set back, ms. */
+const SET_BACK_MS = 86_400_000
+
+const dayWithYear = (at: number) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(at)
+
+/** What is said of a clock that stands before the last change; null where it does not. */
+export const clockWords = (last: number, at: number): string | null =>
+  last - at < SET_BACK_MS
+    ? null
+    : `The clock of this machine says ${dayWithYear(at)}; your last change here was on ${dayWithYear(last)}. Set it ` +
+      'right before you stamp a step: waits and cures are counted by it. Nothing is lost.'
 
 /** What an earlier end cut off is cleared away a moment after the bench stands. */
 const TIDY_AFTER_MS = 1500

@@ -56,7 +56,7 @@ const byOrder = computed(() => view.value.readings.some(({ raw }) => raw.way ===
 const title = computed(() => {
   if (!view.value.readings.length) return 'Nothing is pulled yet'
   if (beside.value) return capital(kind.value.name)
-  if (!analysis.value) return 'Working it out…'
+  if (!analysis.value) return problem.value ? 'Not worked out yet' : 'Working it out…'
   if (told.value) return titleWords(told.value, nameOf)
   return byOrder.value ? 'An order, no strengths' : 'Nothing to say yet'
 })
