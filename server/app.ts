@@ -58,7 +58,8 @@ const policy = (nonce: string): RequestHandler =>
       manifestSrc: ["'self'"],
       objectSrc: ["'none'"],
       frameSrc: ["'none'"],
-      baseUri: ["'none'"],
+      // The card's picture is put together in a document of its own, which names its base.
+      baseUri: ["'self'"],
       frameAncestors: ["'none'"],
       formAction: ["'self'"],
     },
