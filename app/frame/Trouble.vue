@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { useRouter, type RouteLocationNormalized } from 'vue-router'
-import { awaited } from '../look/piece'
+import { fetchedAgain } from '../look/piece'
 import { askStalledAgain, stalled } from '../workers/stalled'
 
 /**
@@ -23,7 +23,7 @@ const stop = [
 onBeforeUnmount(() => stop.forEach((leave) => leave()))
 
 const title = computed(() => String(missing.value?.meta['title'] ?? 'This page'))
-const slow = computed(() => awaited.value === 'slow' && !missing.value)
+const slow = computed(() => fetchedAgain.value && !missing.value)
 // That it did not come again is heard by onError.
 const again = () => void router.push(missing.value!.fullPath).catch(() => {})
 const anew = () => location.assign(missing.value?.fullPath ?? location.href)

@@ -5,8 +5,8 @@ import { sayError } from '../../core/messages'
 /** A part of the app that has not come by then is taken for lost, ms. */
 export const PIECE_MS = 5000
 
-/** What a page waits for: 'slow' once it is fetched again; null when nothing is on its way. */
-export const awaited = shallowRef<'soon' | 'slow' | null>(null)
+/** Something that a page waits for is being fetched again. */
+export const fetchedAgain = shallowRef(false)
 let waiting = 0
 
 function inTime<T>(work: Promise<T>): Promise<T> {
@@ -51,11 +51,10 @@ async function again<T>(load: () => Promise<T>, error: unknown): Promise<T> {
  */
 export async function piece<T>(load: () => Promise<T>): Promise<T> {
   waiting += 1
-  awaited.value ??= 'soon'
   try {
     return await inTime(load())
   } catch (error) {
-    awaited.value = 'slow'
+    fetchedAgain.value = true
     try {
       return await inTime(again(load, error))
     } catch {
@@ -63,7 +62,7 @@ export async function piece<T>(load: () => Promise<T>): Promise<T> {
     }
   } finally {
     waiting -= 1
-    if (waiting === 0) awaited.value = null
+    if (waiting === 0) fetchedAgain.value = false
   }
 }
 

@@ -1,10 +1,10 @@
 import { contradictionOf, testOfReading } from '../readings/contradiction'
-import { danglingRows, type RecordReader } from '../records/integrity'
+import { danglingRows } from '../records/integrity'
 import { issueWords } from '../records/issue'
 import { schemas } from '../records/schemas'
-import { strayOf } from '../records/strays'
+import { strayOf, type Lookup } from '../records/strays'
 import { settleTwice } from '../records/together/settle'
-import { owners, tableNames, tableWords, type TableName, type Tables } from '../records/tables'
+import { tableNames, tableWords, type TableName, type Tables } from '../records/tables'
 import { asObject, type Loose, type LooseTables } from './migrations'
 
 /** A row, or a word of a brief, that a bench file holds and that could not be taken. */
@@ -72,12 +72,10 @@ function withOpenWords(row: Loose, place: string, aside: SetAside[]): Loose {
   return joint
 }
 
-type Row = Record<string, unknown> & { id: string }
-
 /** Takes away rows whose owner or partner is not there, or that contradict it, and what hangs on them. */
 function dropHanging(tables: Tables, places: ReadonlyMap<string, string>, aside: SetAside[]): void {
   for (;;) {
-    const records = readerOf(tables)
+    const records = lookupIn(tables)
     const loose = [
       ...danglingRows(tables).map(({ table, id, field, to }) => ({
         table,
@@ -107,17 +105,10 @@ function dropHanging(tables: Tables, places: ReadonlyMap<string, string>, aside:
   }
 }
 
-/** Rows of a file, found by id and by owner. */
-function readerOf(tables: Tables): RecordReader {
+/** Rows of a file, found by id. */
+function lookupIn(tables: Tables): Lookup {
   const byId = new Map(tableNames.map((table) => [table, new Map(tables[table].map((row) => [row.id, row]))]))
-  return {
-    get: (table, id) => (byId.get(table)!.get(id) ?? null) as never,
-    all: (table) => tables[table] as never,
-    of: (table, owner) => {
-      const field = owners[table]
-      return (field ? tables[table].filter((row) => (row as unknown as Row)[field] === owner) : []) as never
-    },
-  }
+  return { get: (table, id) => (byId.get(table)!.get(id) ?? null) as never }
 }
 
 /** What stood there twice and may only once gets the next free name; a second reading of a coupon is set aside. */

@@ -4,6 +4,7 @@ import { sayError } from '../messages'
 import type { Raw, Reading } from '../records/reading'
 import type { Change } from '../records/entry'
 import type { RecordReader } from '../records/integrity'
+import type { Lookup } from '../records/strays'
 import { CodedError } from '../errors'
 import { interpret } from './interpret'
 
@@ -43,7 +44,7 @@ export function contradictionOf(reading: Said, test: TestId): { field: string; w
 }
 
 /** The test of a reading's coupon; null where one of the records between is not there. */
-export function testOfReading(reading: Pick<Reading, 'coupon'>, records: RecordReader): TestId | null {
+export function testOfReading(reading: Pick<Reading, 'coupon'>, records: Lookup): TestId | null {
   const coupon = records.get('coupon', reading.coupon)
   const round = coupon && records.get('round', coupon.round)
   return round?.arms.find(({ id }) => id === coupon?.arm)?.test ?? null
