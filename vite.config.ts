@@ -49,7 +49,7 @@ const installed = VitePWA({
     },
   },
   workbox: {
-    globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
+    globPatterns: ['**/*.{js,css,html,ico,svg,png,woff2}'],
     globIgnores: ['incoming.js'],
     navigateFallback: '/index.html',
     navigateFallbackDenylist: [/^\/instruments\//],
@@ -67,12 +67,16 @@ export default defineConfig({
   build: {
     target: 'es2022',
     manifest: true,
-    // The app comes from the machine itself: what a station imports is fetched when it is, and only its styles before.
+    // The app comes from the machine itself: what a station imports is fetched when it is, and only its styles before;
+    // what the start imports is named in the page, so that it is fetched at once.
     modulePreload: {
       polyfill: false,
-      resolveDependencies: (_, parts) => parts.filter((part) => part.endsWith('.css')),
+      resolveDependencies: (_, parts, { hostType }) =>
+        hostType === 'html' ? parts : parts.filter((part) => part.endsWith('.css')),
     },
     chunkSizeWarningLimit: 1600,
+    // Start page and frame come in one piece: forty, found one behind the other, take seconds on a slow line.
+    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'start', tags: ['$initial'] }] } } },
   },
   worker: { format: 'es' },
 })

@@ -94,6 +94,9 @@ for (const [how, press] of Object.entries(presses))
             await expect(tab.locator('#work h1, #work h2').first()).toBeAttached()
           }
           await calm()
+          // What stands below the first screen comes after it.
+          const count = () => page.locator('#work button, #work .v-btn').count()
+          for (let seen = -1; seen !== (await count()); await page.waitForTimeout(120)) seen = await count()
         }
         await show()
         const total = await page.locator('#work button, #work .v-btn').count()

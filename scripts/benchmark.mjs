@@ -38,5 +38,6 @@ try {
 } finally {
   process.kill(-server.pid)
 }
-// A year of use, on the built app.
+// The first load on a slow machine and line, beside a bare shell; then a year of use. Both on the built app.
+run('npx', ['tsx', 'scripts/firstLoad.ts'])
 run('npx', ['tsx', 'scripts/year.ts'])

@@ -182,7 +182,9 @@ try {
     for (const [name, path] of list) {
       await page.goto(`http://localhost:${port}${path}`)
       await page.waitForTimeout(1800)
-      // The chart comes when its package is loaded.
+      // What the worker answers comes after the page.
+      if (name === 'ask') await page.locator('.next').waitFor({ timeout: 30_000 })
+      if (name === 'evidence') await page.locator('[data-pulled]').first().waitFor({ timeout: 30_000 })
       if (name === 'choose') await page.locator('svg.chart').first().waitFor()
       if (name === 'choose-ways') {
         await page.locator('[data-school]').first().waitFor({ timeout: 30_000 })

@@ -71,6 +71,24 @@ async function opening(page: Page): Promise<number> {
   return page.evaluate(() => Math.round(performance.now()))
 }
 
+/** The first count of all pulls after a start: how long it takes, and the longest task of the page meanwhile, ms. */
+async function firstCount(page: Page): Promise<string> {
+  await page.evaluate(() => {
+    const long: number[] = []
+    Object.assign(window, { long })
+    new PerformanceObserver((list) => long.push(...list.getEntries().map(({ duration }) => duration))).observe({
+      type: 'longtask',
+    })
+  })
+  const { first } = await change(page, '/evidence')
+  const begun = Date.now()
+  await page.getByText('Counting the pulls').waitFor({ state: 'detached', timeout: 60_000 })
+  const took = Date.now() - begun + 1500
+  const long = await page.evaluate(() => (window as unknown as { long: number[] }).long)
+  const tasks = long.join(', ') || 'none'
+  return `first answer ${first.toFixed(0)} ms, at most ${took} ms to the last, tasks over 50 ms: ${tasks}`
+}
+
 const heap = async (session: CDPSession): Promise<number> => {
   await session.send('HeapProfiler.collectGarbage')
   const { usedSize } = (await session.send('Runtime.getHeapUsage')) as { usedSize: number }
@@ -106,6 +124,7 @@ try {
     await readIn(page, files[name])
     await opening(page)
     const times = [await opening(page), await opening(page), await opening(page)].sort((x, y) => x - y)
+    console.log(`${name}: all pulls counted after a start: ${await firstCount(page)}`)
     const pages = new Map<string, { first: number; tasks: number[] }>()
     // Each page once before it is measured: its piece is there then, as after the first minute of work.
     for (const path of pagesOf(joint)) await change(page, path)

@@ -1,49 +1,144 @@
-import { computed, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
+import { computed, effectScope, shallowRef, type ComputedRef, type Ref } from 'vue'
 import type { EvidenceTables, PairEvidence } from '../../core/evidence/pairEvidence'
-import type { Round } from '../../core/records/round'
-import { benchWorker } from '../workers/client'
+import type { Joint } from '../../core/records/joint'
+import type { Procedure, Round } from '../../core/records/round'
+import { benchWorker, type AskOptions } from '../workers/client'
 import { useAsked } from '../workers/useAsked'
 import { classOfMaterial } from './jointView'
-import { steady } from './steady'
+import type { Pulled } from './records'
+import { sameParts, steady } from './steady'
 import { useBench } from './store'
 
 type BenchStore = ReturnType<typeof useBench>
 
-/** The records of one round, with what they were when it was last counted. */
-interface Counted {
-  parts: readonly unknown[]
-  found: PairEvidence[]
+/** Most readings that go to the worker at a time: a whole year at once would hold up the page. */
+const AT_ONCE = 1000
+
+/** One round with all that its count hangs on. */
+interface RoundParts {
+  joint: Joint
+  round: Round
+  procedures: readonly Procedure[]
+  pulled: Pulled
+  /** class of each material of the joint */
+  classes: Record<string, string | null>
 }
-/** What was counted of each round of the open bench: a pull counts its own round anew, and no other. */
-interface Cache {
-  bench: string | null
-  counted: Map<string, Counted>
-  /** goes up when rounds were counted, so that all pages see it */
-  turn: ShallowRef<number>
+/** What was counted of the rounds of the open bench: a pull counts its own round anew, and no other. */
+interface Counting {
+  evidence: ComputedRef<PairEvidence[]>
+  /** rounds that are not counted as they stand */
+  open: ComputedRef<RoundParts[]>
+  count: (_: readonly RoundParts[], options: AskOptions) => Promise<void>
 }
-const caches = new WeakMap<BenchStore, Cache>()
-function cacheOf(bench: BenchStore): Cache {
-  const known = caches.get(bench)
+const countings = new WeakMap<BenchStore, Counting>()
+
+function partsOf(bench: BenchStore, round: Round): RoundParts[] {
+  const joint = bench.get('joint', round.joint)
+  const pulled = bench.pulled(round.id)
+  if (!joint || !pulled.readings.length) return []
+  const classOf = classOfMaterial(bench)
+  const materials = [joint.brief.a.material, joint.brief.b.material].filter((id) => id !== null)
+  return [
+    {
+      joint,
+      round,
+      procedures: round.procedures.flatMap((id) => bench.get('procedure', id) ?? []),
+      pulled,
+      classes: Object.fromEntries(materials.map((id) => [id, classOf(id)])),
+    },
+  ]
+}
+const listOf = ({ joint, round, procedures, pulled, classes }: RoundParts): readonly unknown[] => [
+  joint,
+  round,
+  ...procedures,
+  pulled,
+  ...Object.entries(classes).flat(),
+]
+
+const tablesOf = (rounds: readonly RoundParts[]): EvidenceTables => ({
+  joint: [...new Set(rounds.map(({ joint }) => joint))],
+  procedure: [...new Set(rounds.flatMap(({ procedures }) => procedures))],
+  round: rounds.map(({ round }) => round),
+  coupon: rounds.flatMap(({ pulled }) => pulled.coupons),
+  reading: rounds.flatMap(({ pulled }) => pulled.readings),
+})
+
+/** Rounds in parts of so many readings as go to the worker at a time; a larger round goes alone. */
+function inParts(rounds: readonly RoundParts[]): RoundParts[][] {
+  const parts: RoundParts[][] = []
+  let room = 0
+  for (const one of rounds) {
+    const size = one.pulled.readings.length
+    if (size > room || !parts.length) {
+      parts.push([])
+      room = AT_ONCE
+    }
+    parts.at(-1)!.push(one)
+    room -= size
+  }
+  return parts
+}
+
+/** Kept for the bench, not for a page: the next page has what the last one counted. */
+function countingOf(bench: BenchStore): Counting {
+  const known = countings.get(bench)
   if (known) return known
-  const made: Cache = { bench: null, counted: new Map(), turn: shallowRef(0) }
-  caches.set(bench, made)
+  const made = effectScope(true).run((): Counting => {
+    const counted = new Map<string, { parts: readonly unknown[]; found: PairEvidence[] }>()
+    /** goes up when rounds were counted */
+    const turn = shallowRef(0)
+    let of: string | null = null
+    const rounds = steady(
+      () => {
+        if (of !== bench.id) counted.clear()
+        of = bench.id
+        return bench.everything('round').flatMap((round) => partsOf(bench, round))
+      },
+      (all) => all.flatMap(listOf),
+    )
+    const isOpen = (parts: RoundParts) => {
+      const known = counted.get(parts.round.id)
+      return !(known && sameParts(known.parts, listOf(parts)))
+    }
+    const open = computed(() => {
+      void turn.value
+      return rounds.value.filter(isOpen)
+    })
+    const evidence = steady(() => {
+      void turn.value
+      return rounds.value.flatMap(({ round }) => counted.get(round.id)?.found ?? [])
+    })
+    async function countPart(part: readonly RoundParts[]) {
+      const { id } = bench
+      const classes = Object.assign({}, ...part.map((one) => one.classes)) as RoundParts['classes']
+      const found = await benchWorker().evidence({ tables: tablesOf(part), classes })
+      if (id !== bench.id) return
+      for (const one of part)
+        counted.set(one.round.id, { parts: listOf(one), found: found.filter(({ round }) => round === one.round.id) })
+    }
+    /** A page that is left ends it after the part that is being counted, which the next page need not count again. */
+    async function countOpen({ signal, onProgress }: AskOptions) {
+      const parts = inParts(rounds.value.filter(isOpen))
+      for (const [i, part] of parts.entries()) {
+        if (signal?.aborted) return
+        onProgress?.(i / parts.length)
+        await countPart(part)
+      }
+      if (parts.length) turn.value++
+    }
+    let before: Promise<unknown> = Promise.resolve()
+    /** One after the other: who comes second finds it counted. */
+    function count(_: readonly RoundParts[], options: AskOptions): Promise<void> {
+      const mine = before.catch(() => {}).then(() => countOpen(options))
+      before = mine
+      return mine
+    }
+    return { evidence, open, count }
+  })!
+  countings.set(bench, made)
   return made
 }
-
-function tablesOf(bench: BenchStore, round: Round): EvidenceTables {
-  const joint = bench.get('joint', round.joint)
-  const coupon = bench.of('coupon', round.id)
-  return {
-    joint: joint ? [joint] : [],
-    procedure: round.procedures.flatMap((id) => bench.get('procedure', id) ?? []),
-    round: [round],
-    coupon,
-    reading: coupon.flatMap(({ id }) => bench.of('reading', id)),
-  }
-}
-
-const same = (was: readonly unknown[], is: readonly unknown[]) =>
-  was.length === is.length && was.every((one, i) => one === is[i])
 
 /**
  * All pulls of the bench, other makers' among them, gathered round by round in the worker; what was gathered before
@@ -53,63 +148,12 @@ export function useEvidence(): {
   evidence: ComputedRef<PairEvidence[]>
   /** rounds are still being counted */
   counting: ComputedRef<boolean>
+  /** 0…1 while they are counted, else null */
+  progress: Ref<number | null>
   fault: Ref<unknown>
   again: () => void
 } {
-  const bench = useBench()
-  const cache = cacheOf(bench)
-  const { counted, turn } = cache
-  const rounds = steady(
-    () => {
-      if (cache.bench !== bench.id) {
-        counted.clear()
-        cache.bench = bench.id
-      }
-      return bench.everything('round').map((round) => tablesOf(bench, round))
-    },
-    (all) => all.flatMap((tables) => partsOf(bench, tables)),
-  )
-  const open = computed(() => {
-    void turn.value
-    return rounds.value.filter((tables) => {
-      const known = counted.get(tables.round[0]!.id)
-      return tables.reading.length > 0 && !(known && same(known.parts, partsOf(bench, tables)))
-    })
-  })
-  const { fault, again } = useAsked(
-    () => (open.value.length ? open.value : null),
-    async (asked, options) => {
-      const classOf = classOfMaterial(bench)
-      const tables = Object.fromEntries(
-        (['joint', 'procedure', 'round', 'coupon', 'reading'] as const).map((name) => [
-          name,
-          [...new Set(asked.flatMap((one) => one[name] as readonly unknown[]))],
-        ]),
-      ) as unknown as EvidenceTables
-      const found = await benchWorker().evidence({ tables, classes: classesOf(tables, classOf) }, options)
-      for (const one of asked) {
-        const { id } = one.round[0]!
-        counted.set(id, { parts: partsOf(bench, one), found: found.filter(({ round }) => round === id) })
-      }
-      turn.value++
-      return found
-    },
-  )
-  const evidence = steady(() => {
-    void turn.value
-    return rounds.value.flatMap((tables) =>
-      tables.reading.length ? (counted.get(tables.round[0]!.id)?.found ?? []) : [],
-    )
-  })
-  return { evidence, counting: computed(() => open.value.length > 0), fault, again }
-}
-
-const materials = ({ joint }: EvidenceTables) =>
-  joint.flatMap(({ brief: { a, b } }) => [a.material, b.material]).filter((id) => id !== null)
-const classesOf = (tables: EvidenceTables, classOf: (id: string) => string | null) =>
-  Object.fromEntries(materials(tables).map((id) => [id, classOf(id)]))
-/** What its count hangs on: the records, and the classes of its materials. */
-const partsOf = (bench: BenchStore, tables: EvidenceTables): unknown[] => {
-  const { joint, procedure, round, coupon, reading } = tables
-  return [...joint, ...procedure, ...round, ...coupon, ...reading, ...materials(tables).map(classOfMaterial(bench))]
+  const { evidence, open, count } = countingOf(useBench())
+  const { progress, fault, again } = useAsked(() => (open.value.length ? open.value : null), count)
+  return { evidence, counting: computed(() => open.value.length > 0), progress, fault, again }
 }

@@ -84,13 +84,15 @@ export function viewJoint(bench: BenchStore, joint: Joint): JointView {
   const procedures = bench.of('procedure', joint.id).sort((x, y) => x.letter.localeCompare(y.letter))
   const rounds = bench.of('round', joint.id).sort((x, y) => x.number - y.number)
   const last = rounds.at(-1) ?? null
-  const round = rounds.findLast(({ id }) => bench.of('coupon', id).length > 0) ?? null
+  const round = rounds.findLast(({ id }) => bench.pulled(id).coupons.length > 0) ?? null
   const draft = last && last !== round ? last : null
-  const all = round ? bench.of('coupon', round.id).sort((x, y) => x.glueAt - y.glueAt) : []
+  const pulled = round && bench.pulled(round.id)
+  const all = [...(pulled?.coupons ?? [])].sort((x, y) => x.glueAt - y.glueAt)
+  const readingsOf = (id: string) => pulled?.ofCoupon.get(id) ?? []
   // What was pulled before it was left out stays with its reading.
-  const counts = (coupon: Coupon) => !coupon.leftOut || bench.of('reading', coupon.id).length > 0
+  const counts = (coupon: Coupon) => !coupon.leftOut || readingsOf(coupon.id).length > 0
   const coupons = all.filter(counts)
-  const every = coupons.flatMap((coupon) => bench.of('reading', coupon.id))
+  const every = coupons.flatMap(({ id }) => readingsOf(id))
   const readings = ownReadings(every)
   const decision = latestDecision(bench, joint.id)
   return {

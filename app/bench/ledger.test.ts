@@ -5,7 +5,7 @@ import { insert, remove, update, type Change, type Entry } from '../../core/reco
 import { noTables, type RecordOf, type Tables } from '../../core/records/tables'
 import { seededRandom } from '../../core/planning/random'
 import { memoryCells, memoryPlace, type Cells, type MemoryPlace } from './cells'
-import { Ledger } from './ledger'
+import { Ledger, UNDO_DEPTH } from './ledger'
 import { BenchStorage } from './storage'
 
 const glue = {
@@ -82,6 +82,22 @@ describe('the ledger', () => {
     expect(again.records.get('stock', 's1')).toEqual(stock('s1', 0.5))
     expect(again.records.of('stock', 'a1')).toHaveLength(1)
     expect(again.history().map((entry) => entry.label)).toEqual(['Use some', 'Add a pack'])
+  })
+
+  it('has every change ever made at hand, folded ones and those from before a restart too', async () => {
+    const place = await fresh()
+    const ledger = await opened(place)
+    const many = 2 * UNDO_DEPTH + 50
+    for (let n = 0; n < many; n++) await ledger.commit(`pack ${n}`, [insert('stock', stock(`s${n}`, 1))])
+    await ledger.fold()
+    const again = await opened(place)
+    await again.commit('the last', [insert('stock', stock('last', 1))])
+    expect(again.history().length).toBeLessThan(many)
+    const whole = await again.wholeHistory()
+    expect(whole.map(({ label }) => label)).toEqual([
+      'the last',
+      ...Array.from({ length: many }, (_, n) => `pack ${many - 1 - n}`),
+    ])
   })
 
   it('undoes and redoes by new entries, after a restart too, and an edit clears what could be redone', async () => {

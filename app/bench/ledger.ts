@@ -210,7 +210,12 @@ export class Ledger {
     return this.recent.findLast((one) => one.changes.some(({ table, id }) => touched.has(`${table} ${id}`)))
   }
 
-  /** Newest first. */
+  /** All that was ever changed, newest first; read from the storage, since only the newest entries are in memory. */
+  wholeHistory(): Promise<Entry[]> {
+    return this.inTurn(async () => [...(await this.storage.entries()), ...this.unsaved].reverse())
+  }
+
+  /** The newest entries, newest first. */
   history(): readonly Entry[] {
     return [...this.recent].reverse()
   }

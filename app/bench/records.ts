@@ -8,6 +8,16 @@ import {
 } from '../../core/records/tables'
 import type { Change } from '../../core/records/entry'
 import type { RecordReader } from '../../core/records/integrity'
+import type { Reading } from '../../core/records/reading'
+import type { Coupon } from '../../core/records/round'
+
+/** A round's pieces and what was pulled of them: the same object until one of them changes. */
+export interface Pulled {
+  readonly coupons: readonly Coupon[]
+  readonly readings: readonly Reading[]
+  /** readings of each coupon that has any */
+  readonly ofCoupon: ReadonlyMap<string, readonly Reading[]>
+}
 
 /**
  * The records of the open bench, by id and by owner (a round's coupons, a coupon's readings). Applying a change costs
@@ -17,7 +27,10 @@ export class BenchRecords implements RecordReader {
   private readonly byId = new Map<TableName, Map<string, AnyRecord>>(tableNames.map((name) => [name, new Map()]))
   private readonly byOwner = new Map<TableName, Map<string, Set<string>>>(tableNames.map((name) => [name, new Map()]))
 
+  private readonly pulledOf = new Map<string, Pulled>()
+
   load(tables: Tables): void {
+    this.pulledOf.clear()
     for (const name of tableNames) {
       this.byId.get(name)!.clear()
       this.byOwner.get(name)!.clear()
@@ -43,6 +56,19 @@ export class BenchRecords implements RecordReader {
     return ids ? [...ids].map((id) => this.byId.get(table)!.get(id) as RecordOf<T>) : []
   }
 
+  /** What was pulled of a round, in the order in which it was made; gathered once until it changes. */
+  pulled(round: string): Pulled {
+    const known = this.pulledOf.get(round)
+    if (known) return known
+    const coupons = this.of('coupon', round)
+    const ofCoupon = new Map<string, Reading[]>()
+    for (const { id } of coupons)
+      if (this.byOwner.get('reading')!.get(id)?.size) ofCoupon.set(id, this.of('reading', id))
+    const made = { coupons, readings: [...ofCoupon.values()].flat(), ofCoupon }
+    this.pulledOf.set(round, made)
+    return made
+  }
+
   apply(changes: readonly Change[]): void {
     for (const { table, id, after } of changes) {
       if (after) this.put(table, after)
@@ -59,8 +85,17 @@ export class BenchRecords implements RecordReader {
     return field && record ? ((record as unknown as Record<string, string | null>)[field] ?? null) : null
   }
 
+  /** What was gathered of its round holds no longer. */
+  private forget(table: TableName, record: AnyRecord | undefined): void {
+    if (!this.pulledOf.size || !record) return
+    if (table === 'coupon') this.pulledOf.delete((record as Coupon).round)
+    if (table === 'reading') this.pulledOf.delete(this.get('coupon', (record as Reading).coupon)?.round ?? '')
+  }
+
   private put(table: TableName, record: AnyRecord): void {
     const rows = this.byId.get(table)!
+    this.forget(table, rows.get(record.id))
+    this.forget(table, record)
     const before = this.ownerOf(table, rows.get(record.id))
     const owner = this.ownerOf(table, record)
     if (before !== null && before !== owner) this.byOwner.get(table)!.get(before)?.delete(record.id)
@@ -74,6 +109,7 @@ export class BenchRecords implements RecordReader {
 
   private drop(table: TableName, id: string): void {
     const rows = this.byId.get(table)!
+    this.forget(table, rows.get(id))
     const owner = this.ownerOf(table, rows.get(id))
     if (owner !== null) this.byOwner.get(table)!.get(owner)?.delete(id)
     rows.delete(id)

@@ -1,3 +1,5 @@
+import { COPIES } from './anyCopy'
+
 /**
  * A second copy of each bench, in the browser's private file system, which stands apart from its databases: when the
  * browser throws a database away, the bench comes back from here. Two files take turns, so that one of them is always
@@ -10,11 +12,9 @@ export interface Copy {
   text: string
 }
 
-const FOLDER = 'second-copies'
-
 async function folder(): Promise<FileSystemDirectoryHandle | null> {
   try {
-    return await (await navigator.storage.getDirectory()).getDirectoryHandle(FOLDER, { create: true })
+    return await (await navigator.storage.getDirectory()).getDirectoryHandle(COPIES, { create: true })
   } catch {
     return null // The browser has none, or refuses: the database is all there is.
   }

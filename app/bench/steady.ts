@@ -1,5 +1,9 @@
 import { computed, type ComputedRef } from 'vue'
 
+/** Whether two lists hold the same objects, one by one. */
+export const sameParts = (was: readonly unknown[], is: readonly unknown[]): boolean =>
+  was.length === is.length && was.every((one, i) => one === is[i])
+
 /**
  * A value that stays the same object while its parts do: what follows it is not computed anew because something else
  * of the page changed.
@@ -12,6 +16,5 @@ export const steady = <T>(
   computed<T>((before) => {
     const now = source()
     if (before === undefined) return now
-    const [was, is] = [parts(before), parts(now)]
-    return was.length === is.length && is.every((one, i) => one === was[i]) ? before : now
+    return sameParts(parts(before), parts(now)) ? before : now
   })

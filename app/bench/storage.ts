@@ -107,6 +107,11 @@ export class BenchStorage {
     return { ...snapshot, head: { ...snapshot.head, token: stored.token } }
   }
 
+  /** Every entry that was ever stored, the first one first. */
+  entries(): Promise<Entry[]> {
+    return this.run('read', async (turn) => (await placed(turn, 1)).map(({ entry }) => entry), TABLES_MS)
+  }
+
   /** Entries after a place, of whichever tab. */
   news(after: number, token: string): Promise<Placed[]> {
     return this.run('read', async (turn) => newer(turn, after, token))

@@ -24,6 +24,7 @@ import { now } from './clock'
 import { newId } from './ids'
 import { Ledger, REACTION, type SaveState } from './ledger'
 import { benchStorage } from './library'
+import type { Pulled } from './records'
 import { copySoon } from './rollingCopy'
 import { BenchStorage } from './storage'
 import { tabChannel } from './tabs'
@@ -56,6 +57,8 @@ interface OpenBench {
 }
 
 const calm: SaveState = { stored: 0, waiting: 0, failure: null, gone: false, stranded: [] }
+
+const nothingPulled: Pulled = { coupons: [], readings: [], ofCoupon: new Map() }
 
 const whenIdle = (run: () => void) =>
   window.requestIdleCallback ? window.requestIdleCallback(run) : setTimeout(run, 200)
@@ -175,6 +178,12 @@ export const useBench = defineStore('bench', () => {
     track(table)
     return current?.ledger.records.of(table, owner) ?? []
   }
+  /** A round's pieces with their readings: the same object until one of them changes. */
+  function pulled(round: string): Pulled {
+    track('coupon')
+    track('reading')
+    return current?.ledger.records.pulled(round) ?? nothingPulled
+  }
 
   function tell(text: string, tone: Notice['tone'] = 'plain', undo = false) {
     notice.value = { text, tone, undo }
@@ -254,6 +263,7 @@ export const useBench = defineStore('bench', () => {
   const tables = () => current!.ledger.records.tables()
   const fileText = () => writeBenchFile(tables(), now())
   const history = () => (tableNames.forEach(track), current?.ledger.history() ?? [])
+  const wholeHistory = (): Promise<Entry[]> => current!.ledger.wholeHistory()
   /** Changes that are in memory only, on this bench and on those left before it. */
   const unstored = computed(
     () => save.value.waiting + [...left.values()].reduce((sum, { ledger }) => sum + ledger.save.waiting, 0),
@@ -274,6 +284,7 @@ export const useBench = defineStore('bench', () => {
     all,
     everything,
     of,
+    pulled,
     write,
     edit,
     undo,
@@ -282,6 +293,7 @@ export const useBench = defineStore('bench', () => {
     tables,
     fileText,
     history,
+    wholeHistory,
     /** lets go of a bench that was left with changes in memory: they are kept elsewhere now */
     forget: (benchId: string) => (left.get(benchId)?.close(), left.delete(benchId)),
     retry: () => current!.ledger.retry(),

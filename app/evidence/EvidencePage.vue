@@ -20,7 +20,7 @@ import TrendList from './TrendList.vue'
 
 /** All that was learned at this bench: pair by pair, and how good the forecasts were. It prints as a sheet. */
 const bench = useBench()
-const { evidence, counting, fault, again } = useEvidence()
+const { evidence, counting, progress, fault, again } = useEvidence()
 type Whose = 'all' | 'own' | 'others'
 const whose = ref<Whose>('all')
 const options = [
@@ -81,7 +81,9 @@ const print = () => window.print()
       <p v-if="fault" class="problem" role="alert">
         {{ sayError(fault) }} <v-btn class="quiet" @click="again">Count again</v-btn>
       </p>
-      <p v-else-if="counting" role="status" class="mute">Counting the pulls…</p>
+      <p v-else-if="counting" role="status" class="mute">
+        Counting the pulls…<template v-if="progress"> {{ Math.round(100 * progress) }} %</template>
+      </p>
       <div v-if="evidence.length" class="filter no-print">
         <label class="field"
           ><span>Only what has</span><input v-model="wanted" class="plain" placeholder="foam, contact…" maxlength="60"

@@ -197,15 +197,32 @@ kbd {
     display: none;
   }
 }
-@media (max-width: 700px) {
+@media (max-width: 900px) {
   .head {
     flex-wrap: wrap;
-    padding: 6px 12px;
-    gap: 6px;
   }
   .name b,
   .demo {
     display: none;
+  }
+}
+@media (max-width: 900px), (pointer: coarse) {
+  .bit,
+  .name,
+  .bench {
+    min-height: 44px;
+  }
+  .name {
+    min-width: 44px;
+  }
+  .bench {
+    align-content: center;
+  }
+}
+@media (max-width: 700px) {
+  .head {
+    padding: 6px 12px;
+    gap: 6px;
   }
   .bench {
     border: 0;

@@ -1,13 +1,55 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { useMinute } from '../bench/clock'
+import { computed, ref, shallowRef } from 'vue'
+import { sayError } from '../../core/messages'
+import type { Entry } from '../../core/records/entry'
+import { now as time, useMinute } from '../bench/clock'
+import { UNDO_DEPTH } from '../bench/ledger'
 import { useBench } from '../bench/store'
-import { momentName } from '../look/figures'
+import { useDrawnInPart } from '../look/drawInPart'
+import { momentName, plural } from '../look/figures'
+import { piece } from '../look/piece'
+import ActButton from '../look/ActButton.vue'
+import { benchFileName, saveFile } from './saveFile'
 
+/** What was changed on this bench: the newest at once, all of it when it is asked for, and as a file. */
 const bench = useBench()
 const now = useMinute()
 const words = { edit: '', undo: 'taken back: ', redo: 'done again: ' }
-const entries = computed(() => bench.history())
+/** entries from before those that are in memory */
+const older = shallowRef<readonly Entry[] | null>(null)
+const problem = ref('')
+const entries = computed(() => {
+  const newest = bench.history()
+  const ids = new Set(newest.map(({ id }) => id))
+  return [...newest, ...(older.value ?? []).filter(({ id }) => !ids.has(id))]
+})
+const { shown, rest, whole } = useDrawnInPart(() => entries.value, 500)
+
+async function all(): Promise<readonly Entry[]> {
+  problem.value = ''
+  try {
+    return (older.value = await bench.wholeHistory())
+  } catch (error) {
+    problem.value = `The older changes could not be read: ${sayError(error)}`
+    return []
+  }
+}
+async function save() {
+  const list = await all()
+  if (problem.value) return
+  const [{ sheetOf }, { csvText }] = await Promise.all([
+    piece(() => import('../../core/formats/tabular')),
+    piece(() => import('../bench/packageFile')),
+  ])
+  const rows = list.map(({ id, at, kind, label, changes }) => ({
+    id,
+    when: new Date(at).toISOString(),
+    change: words[kind] + label,
+    records: changes.length,
+  }))
+  const name = benchFileName(bench.bench?.name ?? '', time()).replace('.bench.json', '-history.csv')
+  saveFile(name, csvText(sheetOf(rows)), 'text/csv;charset=utf-8')
+}
 </script>
 
 <template>
@@ -17,12 +59,20 @@ const entries = computed(() => bench.history())
       Every change, newest first. A change can be taken back; what was measured is corrected or set aside, never
       deleted.
     </p>
+    <p v-if="entries.length" class="acts"><ActButton class="alt" :act="save">Save all of it as CSV</ActButton></p>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <ol>
-      <li v-for="entry in entries" :key="entry.id">
+      <li v-for="entry in shown" :key="entry.id">
         <span class="num mute">{{ momentName(entry.at, now) }}</span>
         <span>{{ words[entry.kind] }}{{ entry.label }}</span>
       </li>
     </ol>
+    <p v-if="rest">
+      <v-btn class="quiet" @click="whole = true">Show {{ plural(rest, 'older change') }}</v-btn>
+    </p>
+    <p v-else-if="!older && entries.length >= UNDO_DEPTH">
+      <ActButton class="quiet" :act="all">Show what came before</ActButton>
+    </p>
     <p v-if="entries.length === 0">Nothing has been changed on this bench yet.</p>
   </main>
 </template>

@@ -13,6 +13,14 @@ defineProps<{ view: JointView }>()
 const force = useForce()
 const bench = useBench()
 const now = useMinute()
+/** More pieces than this are drawn as three parts of one bar. */
+const PIECES = 24
+const partsOf = ({ coupons, closed, pulled }: JointView['progress']) =>
+  [
+    { is: 'pulled', pieces: pulled },
+    { is: 'closed', pieces: closed - pulled },
+    { is: 'open', pieces: coupons - Math.max(closed, pulled) },
+  ].filter(({ pieces }) => pieces > 0)
 </script>
 
 <template>
@@ -43,11 +51,22 @@ const now = useMinute()
       <template v-else>
         <span>{{ stateWords(view, now) }}</span>
         <span v-if="view.progress.coupons" class="bar" aria-hidden="true">
-          <i
-            v-for="n in view.progress.coupons"
-            :key="n"
-            :class="{ pulled: n <= view.progress.pulled, closed: n <= view.progress.closed }"
-          />
+          <template v-if="view.progress.coupons <= PIECES">
+            <i
+              v-for="n in view.progress.coupons"
+              :key="n"
+              :class="{ pulled: n <= view.progress.pulled, closed: n <= view.progress.closed }"
+            />
+          </template>
+          <template v-else>
+            <i
+              v-for="part in partsOf(view.progress)"
+              :key="part.is"
+              class="many"
+              :class="part.is"
+              :style="{ flexGrow: part.pieces }"
+            />
+          </template>
         </span>
       </template>
     </div>
@@ -72,6 +91,9 @@ li {
   align-items: center;
   padding: 15px 0;
   border-top: 1px solid var(--line);
+  /* A bench of many joints lays out those that are seen. */
+  content-visibility: auto;
+  contain-intrinsic-height: auto 96px;
 }
 li:last-child {
   border-bottom: 1px solid var(--line);
@@ -100,6 +122,9 @@ li:last-child {
   max-width: 14px;
   height: 9px;
   border: 1px solid var(--tick);
+}
+.bar i.many {
+  max-width: none;
 }
 .bar i.closed {
   background: repeating-linear-gradient(135deg, var(--tick) 0 1px, transparent 1px 4px);

@@ -1,5 +1,6 @@
 import { CodedError } from '../../core/errors'
 import { sayError } from '../../core/messages'
+import { hasCopies } from '../bench/anyCopy'
 import {
   addBench,
   addEmptyBench,
@@ -8,6 +9,7 @@ import {
   listBenches,
   rememberBench,
   rememberedBench,
+  unlistedBenches,
 } from '../bench/library'
 import { now } from '../bench/clock'
 import { saidByServer } from '../look/served'
@@ -36,7 +38,8 @@ const isBroken = (error: unknown): error is CodedError =>
 export async function openSomeBench(bench: Store): Promise<void> {
   try {
     // What is only needed when something was lost is loaded then.
-    const said = (await listBenches()).length ? [] : await (await piece(() => import('./recovery'))).listWhatIsHere()
+    const lost = !(await listBenches()).length && ((await unlistedBenches()).length > 0 || (await hasCopies()))
+    const said = lost ? await (await piece(() => import('./recovery'))).listWhatIsHere() : []
     const id = await openFirst(bench, said)
     await rememberBench(id)
     const slow = clockWords(bench.history()[0]?.at ?? 0, now())

@@ -1,7 +1,8 @@
 import { computed, type ComputedRef, type Ref } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
-import { doneOnce, taskOf, type DoneOnce } from '../../core/planning/gluing'
+import { doneOnce, taskOf } from '../../core/planning/gluing'
 import { stepWords } from '../../core/planning/stepWords'
+import type { Coupon, Round } from '../../core/records/round'
 import { useNow } from '../bench/clock'
 import { useBench } from '../bench/store'
 
@@ -19,34 +20,35 @@ export interface Timer {
 const DAY = 24 * 3_600_000
 
 /** All pieces begun and waiting for their next step, soonest first: as the records stand, whatever the time is. */
-function waitingSteps(bench: ReturnType<typeof useBench>): Timer[] {
-  const once = new Map<string, DoneOnce>()
-  return bench
-    .all('coupon')
-    .flatMap((coupon): Timer[] => {
-      // Nothing begun, or the last step done: no clock runs.
-      if (coupon.stamps.length === 0 || coupon.leftOut) return []
-      const procedure = bench.get('procedure', coupon.procedure)
-      if (!procedure) return []
-      const key = `${coupon.round} ${procedure.id}`
-      if (!once.has(key)) once.set(key, doneOnce(procedure, bench.of('coupon', coupon.round), 0))
-      const task = taskOf(coupon, procedure, once.get(key))
-      if (!task || task.readyAt === 0) return []
-      const joint = bench.get('round', coupon.round)!.joint
-      const to = { name: 'glue', params: { joint } }
-      return [
-        {
-          key: coupon.id,
-          label: coupon.label,
-          what: stepWords[task.step.kind],
-          at: task.readyAt,
-          lateAt: task.lateAt,
-          to,
-        },
-      ]
-    })
+const waitingSteps = (bench: ReturnType<typeof useBench>): Timer[] =>
+  bench
+    .all('round')
+    .flatMap((round) => waitingOf(bench, round))
     .sort((x, y) => x.at - y.at)
+
+function waitingOf(bench: ReturnType<typeof useBench>, { id, joint }: Round): Timer[] {
+  const { coupons } = bench.pulled(id)
+  return [...new Set(coupons.map(({ procedure }) => procedure))].flatMap((each) => {
+    const procedure = bench.get('procedure', each)
+    if (!procedure) return []
+    // Nothing begun, or the last step done: no clock runs.
+    const begun = coupons.filter(
+      ({ procedure: of, stamps, leftOut }) =>
+        of === each && !leftOut && stamps.length > 0 && !procedure.steps.every(({ id: step }) => has(stamps, step)),
+    )
+    if (!begun.length) return []
+    const once = doneOnce(procedure, coupons, 0)
+    return begun.flatMap((coupon): Timer[] => {
+      const task = taskOf(coupon, procedure, once)
+      if (!task || task.readyAt === 0) return []
+      const { readyAt: at, lateAt, step } = task
+      const to = { name: 'glue', params: { joint } }
+      return [{ key: coupon.id, label: coupon.label, what: stepWords[step.kind], at, lateAt, to }]
+    })
+  })
 }
+
+const has = (stamps: Coupon['stamps'], step: string) => stamps.some((stamp) => stamp.step === step)
 
 /** All pieces that wait, as the records stand. */
 export const useWaiting = (bench: ReturnType<typeof useBench>) => computed(() => waitingSteps(bench))

@@ -7,6 +7,7 @@ import { VApp } from 'vuetify/components/VApp'
 import type { Tables } from '../../core/records/tables'
 import { loadCheck } from '../bench/checking'
 import { useBench } from '../bench/store'
+import { NEXT_FRAME } from '../look/nextFrame'
 import { vuetify } from '../look/vuetify'
 import { routes } from '../router'
 
@@ -35,6 +36,7 @@ export async function mountAt(tables: Tables, path: string, root?: Component): P
     attachTo: document.body,
     global: {
       plugins: [pinia, router, vuetify],
+      provide: { [NEXT_FRAME as symbol]: (run: () => void) => run() },
       config: { errorHandler: (error) => void errors.push(error), warnHandler: () => {} },
     },
   })

@@ -33,9 +33,9 @@ export interface BorrowedCell {
 }
 
 const sides = (pair: string) => pair.split('|').sort().join('|')
-/** What two cells share, as a covariance. */
+/** What two cells share, as a covariance; the sides of both stand in order. */
 function shared(one: Cell, other: Cell): number {
-  const [pair, family] = [sides(one.pair) === sides(other.pair), one.family === other.family]
+  const [pair, family] = [one.pair === other.pair, one.family === other.family]
   return (
     (one.maker === other.maker ? VARIANCE.maker : 0) +
     (pair ? VARIANCE.pair : 0) +
@@ -66,24 +66,50 @@ function forward(lower: readonly (readonly number[])[], b: readonly number[]): n
   return x
 }
 
+/** What was pulled of one cell by one maker, however often: beyond the tables, ln, with its variance. */
+interface Told extends Cell {
+  beyond: number
+  variance: number
+}
+/**
+ * Rounds of the same cell share everything but their own error, so that they tell as much as their mean, each weighed
+ * by 1/sd²: a year of rounds is as few unknowns as there are cells.
+ */
+function byCell(pulled: readonly PulledCell[]): Told[] {
+  const cells = new Map<string, Told>()
+  for (const { mean, sd, ...cell } of pulled) {
+    const pair = sides(cell.pair)
+    const key = JSON.stringify([pair, cell.family, cell.maker])
+    const known = cells.get(key)
+    const precision = 1 / Math.max(sd ** 2, 1e-9)
+    const [before, weight] = known ? [known.beyond, 1 / known.variance] : [0, 0]
+    const variance = 1 / (weight + precision)
+    const beyond = (before * weight + (mean - cell.table) * precision) * variance
+    cells.set(key, { ...cell, pair, beyond, variance })
+  }
+  return [...cells.values()]
+}
+
 /** Answers for any cell, once the pulled ones are taken in. */
 export function borrower(pulled: readonly PulledCell[]): (cell: Cell) => BorrowedCell {
-  const lower = cholesky(pulled.map((one, i) => pulled.map((two, j) => shared(one, two) + (i === j ? one.sd ** 2 : 0))))
+  const told = byCell(pulled)
+  const lower = cholesky(told.map((one, i) => told.map((two, j) => shared(one, two) + (i === j ? one.variance : 0))))
   // What the pulls say beyond the tables, whitened.
   const said = forward(
     lower,
-    pulled.map(({ mean, table }) => mean - table),
+    told.map(({ beyond }) => beyond),
   )
-  return (cell) => {
+  return (asked) => {
+    const cell = { ...asked, pair: sides(asked.pair) }
     const weights = forward(
       lower,
-      pulled.map((one) => shared(one, cell)),
+      told.map((one) => shared(one, cell)),
     )
     const shift = weights.reduce((sum, weight, i) => sum + weight * said[i]!, 0)
     const sd = Math.sqrt(Math.max(0, shared(cell, cell) - weights.reduce((sum, weight) => sum + weight ** 2, 0)))
     const at = (z: number) => Math.exp(cell.table + shift + z * sd)
     return {
-      pair: cell.pair,
+      pair: asked.pair,
       family: cell.family,
       median: at(0),
       low90: at(-Z95),

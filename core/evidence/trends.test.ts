@@ -39,6 +39,40 @@ describe('a trend', () => {
     expect(count(0.1)).toBeGreaterThan(150)
   })
 
+  it('of many pulls has the chance that drawing orders comes to', () => {
+    const random = seededRandom(12)
+    for (const [slope, groups] of [
+      [0, 1],
+      [0.004, 1],
+      [0.012, 70],
+      [-0.016, 70],
+    ] as const) {
+      const points = Array.from({ length: 420 }, (_, i) => ({
+        group: `g${i % groups}`,
+        x: Math.floor(i / 30),
+        // One in twenty lies far off: not normal.
+        ln: slope * Math.floor(i / 30) + (i % 20 ? 0.2 : 0.8) * normal(random),
+      }))
+      // Drawn here, on the slope itself: y shuffled within its group, 1,500 times.
+      const members = Array.from({ length: groups }, (_, g) => points.filter(({ group }) => group === `g${g}`))
+      const sum = (of: typeof members) =>
+        of.reduce((all, list) => {
+          const mean = list.reduce((part, { x }) => part + x, 0) / list.length
+          return all + list.reduce((part, { x, ln }) => part + (x - mean) * ln, 0)
+        }, 0)
+      const seen = Math.abs(sum(members))
+      let asStrong = 0
+      for (let n = 0; n < 1500; n++) {
+        const mixed = members.map((list) => {
+          const order = list.map(({ ln }) => ({ ln, at: random() })).sort((x, y) => x.at - y.at)
+          return list.map((one, i) => ({ ...one, ln: order[i]!.ln }))
+        })
+        if (Math.abs(sum(mixed)) >= seen) asStrong++
+      }
+      expect(Math.abs(trendOf(points, random)!.chance - asStrong / 1500)).toBeLessThan(0.03)
+    }
+  })
+
   it('needs six pulls that differ in what it goes with', () => {
     const few = Array.from({ length: TREND_PULLS - 1 }, (_, i) => ({ group: 'a', x: i, ln: i }))
     expect(trendOf(few, seededRandom(1))).toBeNull()

@@ -1,8 +1,11 @@
+import { phiCdf } from '../statistics/normal'
 import type { EvidencePoint } from './pairEvidence'
 
 /** A trend is said only when so few random orders of the same pulls would show as strong a one. */
 const SURE = 0.05
 const ORDERS = 1999
+/** With more pulls than this, what random orders give is normal, with the variance that all orders have. */
+const DRAWN_PULLS = 400
 /** Fewer pulls than this carry no trend. */
 export const TREND_PULLS = 6
 const Z95 = 1.6448536269514722
@@ -30,7 +33,8 @@ interface InGroup {
 
 /**
  * The slope of ln strength over x within groups, by least squares on what is left when every group's own mean is
- * taken off both; its chance by random orders within the groups, so that no form of scatter is assumed.
+ * taken off both; its chance by random orders within the groups, so that no form of scatter is assumed: drawn, or of
+ * many pulls the limit that drawing comes to (central limit of a permutation sum).
  * @param random uniform in 0…1, seeded
  * @returns null where fewer than six pulls vary in x
  */
@@ -52,17 +56,31 @@ export function trendOf(points: readonly InGroup[], random: () => number): Trend
   const free = pulls - groups.length - 1
   if (free < 1) return null
   const se = Math.sqrt(left / free / sxx)
-  let asStrong = 1
-  for (let i = 0; i < ORDERS; i++)
-    if (Math.abs(slopeOf((y) => shuffledBy(y, random))) >= Math.abs(slope) - 1e-12) asStrong += 1
-  const chance = asStrong / (ORDERS + 1)
+  const drawn = () => {
+    let asStrong = 1
+    for (let i = 0; i < ORDERS; i++)
+      if (Math.abs(slopeOf((y) => shuffledBy(y, random))) >= Math.abs(slope) - 1e-12) asStrong += 1
+    return asStrong / (ORDERS + 1)
+  }
+  const chance = pulls > DRAWN_PULLS ? inTheLimit(groups, slope * sxx) : drawn()
   const [low90, high90] = [slope - Z95 * se, slope + Z95 * se].map(Math.exp) as [number, number]
   return { pulls, factor: Math.exp(slope), low90, high90, chance, carried: chance <= SURE && (low90 > 1 || high90 < 1) }
 }
 
+/** Variance of Σ x·y over all orders of y within each group: Σ Sxx·Syy/(n − 1). */
+function inTheLimit(groups: readonly { x: number[]; y: number[] }[], sum: number): number {
+  const squares = (values: readonly number[]) => values.reduce((part, one) => part + one * one, 0)
+  const variance = groups.reduce((all, { x, y }) => all + (squares(x) * squares(y)) / (x.length - 1), 0)
+  return variance > 0 ? 2 * phiCdf(-Math.abs(sum) / Math.sqrt(variance)) : 1
+}
+
 const grouped = (points: readonly InGroup[]) => {
   const groups = new Map<string, InGroup[]>()
-  for (const one of points) groups.set(one.group, [...(groups.get(one.group) ?? []), one])
+  for (const one of points) {
+    const group = groups.get(one.group)
+    if (group) group.push(one)
+    else groups.set(one.group, [one])
+  }
   return groups
 }
 function centred(points: readonly InGroup[]): { x: number[]; y: number[] } {

@@ -106,6 +106,15 @@ const rows = computed(() =>
 .chart-cell > :deep(*) {
   grid-column: 2;
 }
+@media (max-width: 960px) {
+  .rows {
+    --columns: minmax(196px, 1.3fr) minmax(140px, 1.7fr) 86px 58px 66px 72px;
+  }
+  .line,
+  .chart-cell {
+    column-gap: 8px;
+  }
+}
 @media (max-width: 760px) {
   .heads {
     display: none;

@@ -39,6 +39,7 @@ ol {
 }
 /* the ruler: its ticks under each station say done, here, to come */
 li {
+  flex: none;
   padding-bottom: 9px;
   padding-right: 26px;
   min-width: 96px;
@@ -86,6 +87,11 @@ a {
 .state {
   font-size: 0.875rem;
   font-weight: 400;
+}
+@media (max-width: 960px) {
+  li:not(.on) .state {
+    display: none;
+  }
 }
 @media (max-width: 700px) {
   .route {

@@ -12,6 +12,7 @@ import type { JointView } from '../../bench/jointView'
 import { useSetting } from '../../bench/setting'
 import { useBench } from '../../bench/store'
 import { plural } from '../../look/figures'
+import AfterPaint from '../../look/AfterPaint.vue'
 import CompareTable from './CompareTable.vue'
 import GlueGroup from './GlueGroup.vue'
 import NothingSuits from './NothingSuits.vue'
@@ -113,7 +114,7 @@ function toggle(key: string) {
       <label class="shelf-only"><input v-model="shelfOnly" type="checkbox" /> only what is on my shelf</label>
     </div>
     <CompareTable v-if="side.length && !refusal" :candidates="side" @drop="toggle" />
-    <template v-if="!refusal">
+    <AfterPaint v-if="!refusal">
       <section aria-labelledby="group-fit">
         <h2 id="group-fit">
           Suit <span class="mute num">{{ of('fit').length }}</span>
@@ -162,7 +163,7 @@ function toggle(key: string) {
           @compare="({ key }) => toggle(key)"
         />
       </details>
-    </template>
+    </AfterPaint>
     <section v-if="refusal" aria-labelledby="record">
       <h2 id="record">Recording only</h2>
       <GlueGroup

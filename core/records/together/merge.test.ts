@@ -9,7 +9,7 @@ import { danglingRows } from '../integrity'
 import { noTables, owners, tableNames, type AnyRecord, type TableName, type Tables } from '../tables'
 import { schemas } from '../schemas'
 import { laterStands, mergeChanges, previewMerge, whoseBench, type BenchClash, type OtherBench } from './merge'
-import { makerOf, type Whose } from './owners'
+import { isOthers, makerOf, type Whose } from './owners'
 import { stableText } from './stableText'
 
 /** A bench as plain tables, with what a ledger needs of it. */
@@ -349,6 +349,19 @@ describe('putting a bench to this one', () => {
     const back = merge(b, tables, 'another').tables
     expect(back.reading).toEqual(b.reading)
     expect(back.build.map(({ owner }) => owner)).toEqual([undefined, 'm1'])
+  })
+
+  it('leaves mine what is mine where both makers began with one file', () => {
+    const { a, b } = copies()
+    b.bench[0] = { ...b.bench[0]!, id: 'theirs', maker: 'm2', name: 'Bench two' }
+    b.reading.push(readingOf('only-theirs', b.coupon[0]!.id, 5, 30))
+    const { tables } = merge(a, b, 'another')
+    const others = tableNames.flatMap((table) =>
+      (tables[table] as AnyRecord[])
+        .filter((row) => isOthers(table, row, (name, id) => reader(tables).get(name, id)))
+        .map(({ id }) => id),
+    )
+    expect(others).toEqual(['only-theirs'])
   })
 
   it('brings the gauge checks of another copy along, and leaves the room as it is here', () => {

@@ -92,15 +92,25 @@ function together(here: Tables, other: OtherBench, whose: Whose, decide: Decide)
   return out
 }
 
+/** A record that stands on both benches stays whose it is here: both may have begun with one file. */
+function ownedAs(here: AnyRecord, there: AnyRecord): AnyRecord {
+  const copy: AnyRecord & { owner?: string } = { ...there }
+  const { owner } = here as { owner?: string }
+  if (owner === undefined) delete copy.owner
+  else copy.owner = owner
+  return copy
+}
+
 /** Both copies of a record as one; what is asked, and what it came to, is noted in `out`. */
 function oneOf(
   table: TableName,
   here: AnyRecord,
-  there: AnyRecord,
+  twin: AnyRecord,
   known: ReadonlySet<string>,
   decide: Decide,
   out: Together,
 ): AnyRecord {
+  const there = ownedAs(here, twin)
   if (sameRecord(here, there)) {
     out.same += 1
     return here
