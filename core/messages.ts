@@ -3,7 +3,7 @@ import { digitsOf } from './quantities/figure'
 
 /** The sentence for each code: what was expected and what to do. `{x}` stands for a fact of the error. */
 const sentences: Record<ErrorCode, string> = {
-  'not-a-number': 'Expected a number with its unit, such as {example}; got “{got}”.',
+  'not-a-number': 'Expected {wanted}, such as {example}; got “{got}”.',
   'ambiguous-number': '“{got}” can be read in two ways. Write {whole} or {decimal}.',
   'unknown-unit': 'The unit “{got}” is not known here. Known units: {known}.',
   'wrong-kind-of-unit': '“{got}” measures {gotKind}, but {wantedKind} is needed here. Known units: {known}.',

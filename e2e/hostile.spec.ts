@@ -1,4 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
+import type { Page } from '@playwright/test'
 import { demoServer, expect, openBench, savedFile, test } from './maker'
 
 /**
@@ -7,6 +8,8 @@ import { demoServer, expect, openBench, savedFile, test } from './maker'
  */
 const attack = `"><img src=x onerror="window.ran=1"><svg/onload=window.ran=2><script>window.ran=3</script>{{ran=4}}`
 const formula = '=HYPERLINK("http://elsewhere.example","x")'
+/** What the attack would have set. */
+const ran = (page: Page) => page.evaluate(() => (window as unknown as { ran?: number }).ran ?? 0)
 /** Texts that a maker writes; ids, units, codes and states are not. */
 const written = new Set(['name', 'note', 'text', 'reason', 'who', 'what', 'evidence', 'batch', 'setAside', 'leftOut'])
 
@@ -44,24 +47,26 @@ test('markup, script and formulas in every text run nowhere', async ({ page, con
     .first()
     .click()
   await expect(page).toHaveURL(/\/$/)
-  for (const joint of ['h2', 'h3'])
-    for (const station of ['ask', 'shortlist', 'plan', 'glue', 'break', 'choose', 'card', 'print']) {
-      await page.goto(`${demoServer}/joint/${joint}/${station}`)
-      await expect(page.locator('#work').first()).toBeAttached()
-    }
-  for (const place of [
-    '',
-    'shelf',
-    'evidence',
-    'build',
-    'files',
-    'merge',
-    'past',
-    'history',
-    'happened?from=<script>',
-  ]) {
+  /** A page opened whole: nothing of what was written runs, on the screen or on paper. */
+  const visit = async (place: string) => {
     await page.goto(`${demoServer}/${place}`)
     await expect(page.locator('#work').first()).toBeAttached()
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached()
+    expect(await ran(page), place).toBe(0)
+  }
+  for (const joint of ['h1', 'h2', 'h3'])
+    for (const station of ['ask', 'shortlist', 'plan', 'glue', 'break', 'choose', 'card', 'print'])
+      await visit(`joint/${joint}/${station}`)
+  for (const place of ['', 'shelf', 'evidence', 'build', 'files', 'merge', 'past', 'history', 'happened?from=<script>'])
+    await visit(place)
+  // Printed for real: the sheets, the card, the build's list, a page that is made for no paper.
+  for (const place of ['joint/h2/print', 'joint/h1/card', 'joint/h3/glue', 'build', 'history']) {
+    await visit(place)
+    const sheet = (await page.pdf({ printBackground: true })).toString('latin1')
+    expect(sheet.slice(0, 5), place).toBe('%PDF-')
+    // What a reader of such a file could run or follow.
+    expect(sheet, place).not.toMatch(/\/JavaScript|\/JS[ (]|\/Launch|elsewhere\.example/)
+    expect(await ran(page), `${place}, printed`).toBe(0)
   }
   expect(consoleErrors).toEqual([])
   // Addresses that are none: answered with a page that says so, or with a plain sentence.
@@ -76,7 +81,7 @@ test('markup, script and formulas in every text run nowhere', async ({ page, con
     await expect(page.locator('body')).not.toBeEmpty()
   }
   consoleErrors.length = 0
-  expect(await page.evaluate(() => (window as unknown as { ran?: number }).ran)).toBeUndefined()
+  expect(await ran(page)).toBe(0)
   expect(asked, 'what was asked for elsewhere').toEqual([])
 
   await page.goto(`${demoServer}/files`)

@@ -86,7 +86,8 @@ const print = () => window.print()
       </p>
       <div v-if="evidence.length" class="filter no-print">
         <label class="field"
-          ><span>Only what has</span><input v-model="wanted" class="plain" placeholder="foam, contact…" maxlength="60"
+          ><span>Only what has</span
+          ><input v-model="wanted" class="plain" type="search" placeholder="foam, contact…" maxlength="60"
         /></label>
         <OneOf v-if="hasOthers" v-model="whose" label="Whose pulls" :options="options" />
       </div>

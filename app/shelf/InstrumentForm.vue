@@ -54,7 +54,12 @@ async function keep() {
     if (limitN <= resolutionN)
       throw new CodedError('out-of-order', 'limit', { field: 'The scale', low: resolutionN, high: limitN })
     const ratePerHour = parseMoney(form.value.rate || '0', 'rate')
-    const currency = form.value.currency.trim().slice(0, 6)
+    const currency = form.value.currency.trim()
+    if (currency.length > 6)
+      throw new CodedError('wrong-shape', 'currency', {
+        field: 'The currency',
+        detail: 'at most six signs, such as € or USD',
+      })
     const kept = await bench.edit(`Read with: ${gauge.name}`, [
       editOf('bench', opened.value!, { gauge, ratePerHour, currency }),
     ])

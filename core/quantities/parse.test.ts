@@ -181,6 +181,19 @@ describe('what people type', () => {
     )
   })
 
+  it('says what was wanted: with a unit or without, whole or not, and what is too close to nothing', () => {
+    const said = (make: () => unknown) => sayError(failureOf(make))
+    expect(said(() => parseQuantity('heavy', 'force'))).toBe(
+      'Expected a number with its unit, such as 9.5 kgf; got “heavy”.',
+    )
+    expect(said(() => parseNumber('many'))).toBe('Expected a number, such as 12.5; got “many”.')
+    expect(said(() => parseNumber('many', { whole: true }))).toBe('Expected a whole number, such as 12; got “many”.')
+    for (const text of ['1e-320', '0.0000001', '-1e-9'])
+      expect(said(() => parseNumber(text))).toBe(
+        'The number must lie between 0.000001 and 1000000000; got a number closer to 0.',
+      )
+  })
+
   it('reads and shows money', () => {
     expect(parseMoney('0,40 €')).toBe(0.4)
     expect(parseMoney('£3')).toBe(3)

@@ -65,12 +65,17 @@ const FRACTION = /(\d+)\s*\/\s*(\d+)/
 const PLAIN = /(\d{1,3}(?:[ '’]\d{3})+(?!\d)(?:[.,]\d+)?|\d[\d,.]*(?:e[+-]?\d+)?|[.,]\d+)/
 const NUMBER = new RegExp(`^([+\\-−]?)\\s*(?:${MIXED.source}|${FRACTION.source}|${PLAIN.source})`, 'i')
 
+/** What an error says was expected. */
+interface Wanted {
+  wanted: string
+  example: string
+}
 /**
  * The number that a text begins with, and what stands after it, trimmed.
  * @throws CodedError not-a-number, ambiguous-number
  */
-function beginning(text: string, path: string, example: string): { value: number; rest: string } {
-  const no = () => new CodedError('not-a-number', path, { got: shortened(text), example })
+function beginning(text: string, path: string, wanted: Wanted): { value: number; rest: string } {
+  const no = () => new CodedError('not-a-number', path, { got: shortened(text), ...wanted })
   if (text.length > LONGEST) throw no()
   const plain = text
     .replace(/[\u00a0\u202f\u2009]/g, ' ')
@@ -129,7 +134,7 @@ export function understood(text: string): { as: number } | { either: [whole: str
   const begins = TWO_WAYS.exec(text.trim())
   if (!begins) return null
   try {
-    return { as: beginning(text, '', '').value }
+    return { as: beginning(text, '', { wanted: '', example: '' }).value }
   } catch (error) {
     if (!(error instanceof CodedError) || error.code !== 'ambiguous-number') return null
     return { either: [String(error.facts['whole']), String(error.facts['decimal'])] }
@@ -157,8 +162,10 @@ export interface NumberField {
  * @throws CodedError not-a-number, ambiguous-number, rest-not-read, out-of-range, not-whole
  */
 export function parseNumber(text: string, of: NumberField = {}): number {
-  const { path = '', field = 'The number', example = '12.5', least = -MOST, most = MOST, whole = false, unit } = of
-  const { value, rest } = beginning(text, path, example)
+  const { path = '', field = 'The number', least = -MOST, most = MOST, whole = false, unit } = of
+  const { example = whole ? '12' : '12.5' } = of
+  const wanted = whole ? 'a whole number' : 'a number'
+  const { value, rest } = beginning(text, path, { wanted, example })
   if (rest !== '' && rest.toLowerCase() !== unit?.toLowerCase())
     throw new CodedError('rest-not-read', path, { got: shortened(text), rest: shortened(rest), example })
   checkBounds(value, { least, most }, path, field)
@@ -167,12 +174,13 @@ export function parseNumber(text: string, of: NumberField = {}): number {
 }
 
 function checkBounds(value: number, { least, most }: { least: number; most: number }, path: string, field: string) {
-  if (value < least || value > most || (value !== 0 && Math.abs(value) < LEAST_SIZE))
+  const tiny = value !== 0 && Math.abs(value) < LEAST_SIZE
+  if (value < least || value > most || tiny)
     throw new CodedError('out-of-range', path, {
       field,
-      low: digitsOf(least),
+      low: digitsOf(tiny ? Math.max(LEAST_SIZE, least) : least),
       high: digitsOf(most),
-      got: digitsOf(value),
+      got: tiny ? 'a number closer to 0' : digitsOf(value),
     })
 }
 
@@ -196,7 +204,7 @@ export function parseQuantity(text: string, dimension: Dimension, fallback?: str
 const capital = (text: string) => text.replace(/^./, (first) => first.toUpperCase())
 
 function readQuantity(text: string, dimension: Dimension, fallback: string | undefined, path: string): Quantity {
-  const { value, rest } = beginning(text, path, examples[dimension])
+  const { value, rest } = beginning(text, path, { wanted: 'a number with its unit', example: examples[dimension] })
   const known = knownUnits(dimension).join(', ')
   if (rest === '') {
     if (fallback === undefined) throw new CodedError('unknown-unit', path, { got: 'none', known })

@@ -78,8 +78,11 @@ async function save() {
     problem.value = sayError(error)
   }
 }
-const redo = (event: Event) =>
-  setRedo(bench, props.view, decision.value, (event.target as HTMLInputElement).value || null)
+function redo(event: Event) {
+  const { value, validity } = event.target as HTMLInputElement
+  // A day that is typed in part is none, and takes none away.
+  if (!validity.badInput) void setRedo(bench, props.view, decision.value, value || null)
+}
 </script>
 
 <template>

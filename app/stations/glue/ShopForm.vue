@@ -41,19 +41,25 @@ watch(
 function addException() {
   problem.value = ''
   try {
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(otherDay.value))
-      throw new CodedError('missing', 'day', { field: 'The day', purpose: 'hours of its own' })
-    const spans = parseHours(otherHours.value, 'The hours of that day')
-    const rest = exceptions.value.filter(({ day }) => day !== otherDay.value)
-    exceptions.value = [...rest, { day: otherDay.value, spans }].sort((x, y) => x.day.localeCompare(y.day))
-    otherDay.value = otherHours.value = ''
+    takeException()
   } catch (error) {
     problem.value = sayError(error)
   }
 }
+/** A day with hours of its own, as it is typed. @throws CodedError missing, wrong-shape, out-of-order */
+function takeException() {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(otherDay.value))
+    throw new CodedError('missing', 'day', { field: 'The day', purpose: 'hours of its own' })
+  const spans = parseHours(otherHours.value, 'The hours of that day')
+  const rest = exceptions.value.filter(({ day }) => day !== otherDay.value)
+  exceptions.value = [...rest, { day: otherDay.value, spans }].sort((x, y) => x.day.localeCompare(y.day))
+  otherDay.value = otherHours.value = ''
+}
 async function keep() {
   problem.value = kept.value = ''
   try {
+    // What is typed and not added yet is meant too.
+    if (otherDay.value || otherHours.value.trim()) takeException()
     const weekly = week.value.flatMap((text, day) => parseHours(text, days[day]!).map((span) => ({ day, span })))
     const count = (key: Thing) =>
       parseNumber(counts.value[key], {

@@ -98,6 +98,20 @@ describe('the timetable on Glue', () => {
     await flushPromises()
     const kept = mounted.bench.bench!.shop!.weekly.filter(({ day }) => day === 1)
     expect(kept).toEqual([{ day: 1, span: { from: 1140, to: 1320 } }])
+    // A day of its own that is typed and not added yet is kept too, or asked about.
+    const day = mounted.wrapper.find('.shop input[type="date"]')
+    const hours = mounted.wrapper.findAll('.shop input').at(-1)!
+    await hours.setValue('9-12')
+    await mounted.wrapper.find('.shop').trigger('submit')
+    await flushPromises()
+    expect(mounted.wrapper.find('.shop .problem').text()).toMatch(/The day is missing/)
+    await day.setValue('2026-12-24')
+    await mounted.wrapper.find('.shop').trigger('submit')
+    await flushPromises()
+    expect(mounted.bench.bench!.shop!.exceptions).toContainEqual({
+      day: '2026-12-24',
+      spans: [{ from: 540, to: 720 }],
+    })
     await press(mounted, /^Save as a calendar file/)
     mounted.wrapper.unmount()
   }, 60_000)

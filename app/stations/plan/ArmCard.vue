@@ -39,12 +39,12 @@ const kind = computed(() => testKinds[props.arm.test])
 const keys = computed(() => Object.keys(kind.value.sizes) as SizeKey[])
 const sizeWord = (key: SizeKey) => capital(sizeNames[key].word)
 const unit = (key: SizeKey) => sizeNames[key].unit
-const problem = ref('')
+const problem = ref<{ key: SizeKey; words: string } | null>(null)
 /** The largest test piece that a bench takes: beyond it lies a slip of the keyboard. */
 const MOST: Record<string, number> = { mm: 1000, 'mm²': 1_000_000 }
 
 function setSize(key: SizeKey, text: string, before: unknown) {
-  problem.value = ''
+  problem.value = null
   try {
     const value = parseQuantity(text, key === 'areaMm2' ? 'area' : 'length', unit(key), sizeWord(key)).inside
     if (value > MOST[unit(key)]!)
@@ -58,7 +58,7 @@ function setSize(key: SizeKey, text: string, before: unknown) {
     const opened = { [key]: typeof before === 'number' ? before : null }
     emit('resize', { [key]: value }, `${sizeNames[key].word} ${digitsOf(value)} ${unit(key)}`, opened)
   } catch (error) {
-    problem.value = sayError(error)
+    problem.value = { key, words: sayError(error) }
   }
 }
 const sides = computed(() =>
@@ -135,10 +135,13 @@ function whyExpected(): Explanation {
             class="plain"
             inputmode="decimal"
             :value="arm.size[key]"
+            :aria-invalid="problem?.key === key"
+            :aria-describedby="problem?.key === key ? `size-${arm.id}` : undefined"
             @set="(text, before) => setSize(key, text, before)"
           />
         </label>
       </div>
+      <p v-if="problem" :id="`size-${arm.id}`" class="problem" role="alert">{{ problem.words }}</p>
       <p v-if="expected" class="small num">
         <AskWhy :why="whyExpected"
           >{{ expected.low === expected.high ? 'about' : `${force(expected.low)} to` }}

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
 import { parseQuantity } from '../../../core/quantities/parse'
+import { CodedError } from '../../../core/errors'
 import { sayError } from '../../../core/messages'
 import { update } from '../../../core/records/entry'
 import { heatOnWetFilm, NO_HEAT_ON_WET, placeToWarm, type WetGlue } from '../../../core/care/heat'
@@ -21,6 +22,14 @@ const words = ref('')
 const time = ref('')
 const problem = ref('')
 const timed = isTimed
+/** Whole seconds, as a clock at the bench tells them. @throws CodedError as parseQuantity; out-of-range below one */
+function secondsOf(text: string): number {
+  const { inside } = parseQuantity(text, 'time', 'min')
+  const seconds = Math.round(inside)
+  if (inside > 0 && seconds === 0)
+    throw new CodedError('out-of-range', 'time', { field: 'The time', low: '1 s', high: 'a year', got: text.trim() })
+  return seconds
+}
 const kindWord = (kind: Step['kind']) => capital(stepWords[kind])
 
 /** the procedure as it stood when a step was opened */
@@ -48,7 +57,7 @@ async function save(shown: Step) {
   // What the form was opened on, not what stands there by now.
   const step = opened.value.steps.find(({ id }) => id === shown.id) ?? shown
   try {
-    const minS = timed(step) ? Math.round(parseQuantity(time.value, 'time', 'min').inside) : step.minS
+    const minS = timed(step) ? secondsOf(time.value) : step.minS
     const changed = {
       ...step,
       text: words.value.trim() || step.text,

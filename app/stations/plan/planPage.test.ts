@@ -129,6 +129,25 @@ describe('the plan of a joint', () => {
     mounted.wrapper.unmount()
   })
 
+  it('says what a size of the coupon has to be, and keeps what stood', async () => {
+    const mounted = await planOf()
+    const before = mounted.bench.of('round', 'h5')
+    const width = mounted.wrapper.find<HTMLInputElement>('.arm .sizes input')
+    for (const [text, words] of [
+      ['wide', /^Expected a number with its unit/],
+      ['5 kg', /measures a force/],
+      ['3 m', /between 0.001 and 1000 mm; got 3000 mm/],
+    ] as const) {
+      await width.setValue(text)
+      expect(mounted.wrapper.find('.arm .problem').text()).toMatch(words)
+      expect(width.attributes('aria-invalid')).toBe('true')
+    }
+    expect(mounted.bench.of('round', 'h5')).toEqual(before)
+    await width.setValue('31')
+    expect(mounted.wrapper.find('.arm .problem').exists()).toBe(false)
+    mounted.wrapper.unmount()
+  })
+
   it('adds the control on raw card by one press', async () => {
     const mounted = await planOf()
     await press(mounted, /^Add it on raw card/)
@@ -172,7 +191,7 @@ describe('a procedure with two glues', () => {
     await mounted.wrapper.find('.second form select').setValue('f ca-thin')
     await mounted.wrapper.find('.second form input').setValue('a lot')
     await mounted.wrapper.find('.second form').trigger('submit')
-    expect(mounted.wrapper.find('.second .problem').text()).toMatch(/^Expected a number with its unit/)
+    expect(mounted.wrapper.find('.second .problem').text()).toMatch(/^Expected a number, such as/)
     expect(mounted.bench.of('procedure', 'h5').every(({ second }) => !second)).toBe(true)
     mounted.wrapper.unmount()
   })

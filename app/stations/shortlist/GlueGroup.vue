@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import type { Helper } from '../../../core/knowledge/vocabulary'
 import type { Candidate } from '../../../core/screening/shortlist'
+import { useGradual } from '../../look/gradually'
 import GlueLine from './GlueLine.vue'
 
 /** The glues of one verdict, a line each; the first few, until the others are asked for. */
@@ -19,8 +20,14 @@ const emit = defineEmits<{
   compare: [candidate: Candidate]
 }>()
 const all = ref(false)
-const shown = computed(() => (all.value ? props.candidates : props.candidates.slice(0, props.shownAtFirst)))
-const left = computed(() => props.candidates.length - shown.value.length)
+/** Lines that one frame can take. */
+const A_FRAME = 6
+const meant = computed(() =>
+  all.value ? props.candidates.length : Math.min(props.candidates.length, props.shownAtFirst),
+)
+const drawn = useGradual(() => meant.value, A_FRAME)
+const shown = computed(() => props.candidates.slice(0, drawn.value))
+const left = computed(() => props.candidates.length - meant.value)
 const list = useTemplateRef<HTMLElement>('list')
 /** Whoever works by keys goes on at the first of those that were hidden. */
 async function showAll() {

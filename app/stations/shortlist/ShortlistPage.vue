@@ -154,14 +154,16 @@ function toggle(key: string) {
             Ruled out <span class="mute num">{{ of('block').length }}</span>
           </h2>
         </summary>
-        <GlueGroup
-          :candidates="of('block')"
-          :shown-at-first="Infinity"
-          others="that are ruled out"
-          :line="lineOf"
-          @pick="picked"
-          @compare="({ key }) => toggle(key)"
-        />
+        <AfterPaint>
+          <GlueGroup
+            :candidates="of('block')"
+            :shown-at-first="Infinity"
+            others="that are ruled out"
+            :line="lineOf"
+            @pick="picked"
+            @compare="({ key }) => toggle(key)"
+          />
+        </AfterPaint>
       </details>
     </AfterPaint>
     <section v-if="refusal" aria-labelledby="record">

@@ -44,7 +44,7 @@ function set(close: () => void) {
   try {
     const value = props.dimension
       ? parseQuantity(typed.value, props.dimension, props.unit).inside
-      : parseNumber(typed.value, { field: props.label, unit: props.unit })
+      : parseNumber(typed.value, { field: props.label, unit: props.unit, whole: props.whole })
     if (value < props.least || value > props.most)
       throw new CodedError('out-of-range', '', {
         field: props.label,
@@ -52,8 +52,6 @@ function set(close: () => void) {
         high: props.most === Infinity ? 'as much as you like' : props.most,
         got: value,
       })
-    if (props.whole && !Number.isInteger(value))
-      throw new CodedError('not-whole', '', { field: props.label, got: value })
     emit('set', value)
     close()
   } catch (error) {

@@ -75,10 +75,13 @@ const canSend = computed(() => {
       </template>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-if="!view || !decision || !procedure || !round">
-      Nothing is decided for this joint yet: the card is made from the decision. If you came by the code on a card, open
-      the bench on which it was decided.
-    </p>
+    <template v-if="!view || !decision || !procedure || !round">
+      <h1>No card yet</h1>
+      <p>
+        Nothing is decided for this joint yet: the card is made from the decision. If you came by the code on a card,
+        open the bench on which it was decided.
+      </p>
+    </template>
     <div v-else ref="sheet">
       <CardSheet v-bind="{ view, decision, procedure, round, address }" :small="size === 'A6'" />
     </div>
