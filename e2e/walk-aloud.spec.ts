@@ -43,7 +43,12 @@ test('each station reads aloud as a person would say it', async ({ page }) => {
   for (const [name, path] of Object.entries(stations)) {
     await page.goto(demoServer + path)
     await expect(page.locator('#work h1, #work h2').first()).toBeAttached()
-    if (name === 'choose') await expect(page.locator('svg.chart').first()).toBeVisible()
+    if (name === 'choose') {
+      await expect(page.locator('svg.chart').first()).toBeVisible()
+      // What would change the choice is worked out last.
+      await expect(page.getByRole('button', { name: /the same comes first/ }).first()).toBeVisible()
+      await expect(page.getByRole('combobox', { name: 'Not worth a test below' })).toBeVisible()
+    }
     await page.waitForFunction(() => !document.querySelector('[role="progressbar"], [aria-busy="true"]'))
     await page.waitForTimeout(600)
     const text = spoken(await page.locator('body').ariaSnapshot())

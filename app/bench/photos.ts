@@ -3,13 +3,17 @@ import { memoryCells, type Cells } from './cells'
 
 /** What is kept of a photo beside its record: its pixels, in a database of their own for each bench. */
 interface Kept {
-  blob: Blob
-  /** ms, when it was kept */
+  /** null: its pixels lie in a file of the maker's */
+  blob: Blob | null
+  /** ms, when it was kept, or moved out */
   at: number
+  /** name of the file to which it was moved */
+  file?: string
 }
 
 export const PHOTOS = 'paste-photos-'
 const nameOf = (bench: string) => `${PHOTOS}${bench}`
+const LAST_KEY = '￿'
 const open = new Map<string | null, Cells>()
 function cellsOf(bench: string | null): Cells {
   const there = open.get(bench)
@@ -29,7 +33,10 @@ export async function keepPhoto(bench: string | null, id: string, blob: Blob, no
   try {
     await cellsOf(bench).run('write', (turn) => turn.put(id, { blob, at: now } satisfies Kept))
   } catch (cause) {
-    throw new Error('The browser has no room for this photo: free some space, or go on without it.', { cause })
+    throw new Error(
+      'The browser has no room for this photo: move old ones to a file (Menu, Files), or go on without it.',
+      { cause },
+    )
   }
 }
 
@@ -43,9 +50,59 @@ export async function photoOf(bench: string | null, id: string): Promise<Blob | 
   }
 }
 
+/** Where a photo lies: how large it is in this browser, in bytes, or the file to which it was moved. */
+export type PhotoPlace = { bytes: number } | { file: string }
+
+/** The file to which a photo was moved; null where it was not. */
+export async function photoFile(bench: string | null, id: string): Promise<string | null> {
+  const kept = (await cellsOf(bench).run('read', (turn) => turn.get(id))) as Kept | null
+  return kept?.file ?? null
+}
+
+/** Where each photo lies that this browser has, or had and moved to a file. */
+export async function photoPlaces(bench: string | null): Promise<Map<string, PhotoPlace>> {
+  const rows = await cellsOf(bench).run('read', (turn) => turn.range('', LAST_KEY))
+  return new Map(
+    rows.map(([id, kept]) => {
+      const { blob, file } = kept as Kept
+      return [id, blob ? { bytes: blob.size } : { file: file ?? '' }]
+    }),
+  )
+}
+
+/**
+ * Takes photos out of this browser whose very same pixels lie in a file.
+ * @param held what the file holds
+ * @param file its name, kept in their place
+ * @param of told 0…1 after each photo; stopped by its signal, what went until then stays out
+ * @returns how many went
+ */
+export async function movePhotosOut(
+  bench: string | null,
+  held: readonly { id: string; blob: Blob }[],
+  file: string,
+  now: number,
+  of: { signal?: AbortSignal; onProgress?: (done: number) => void } = {},
+): Promise<number> {
+  let moved = 0
+  for (const [n, { id, blob }] of held.entries()) {
+    if (of.signal?.aborted) break
+    of.onProgress?.(n / held.length)
+    const here = await photoOf(bench, id)
+    if (!here || !(await samePixels(here, blob))) continue
+    await cellsOf(bench).run('write', (turn) => turn.put(id, { blob: null, at: now, file } satisfies Kept))
+    moved++
+  }
+  return moved
+}
+async function samePixels(one: Blob, other: Blob): Promise<boolean> {
+  if (one.size !== other.size) return false
+  const [x, y] = await Promise.all([one, other].map(async (blob) => new Uint8Array(await blob.arrayBuffer())))
+  return x!.every((byte, i) => byte === y![i])
+}
+
 /** As long as that a photo that no record names may still come back by undo, ms. */
 const MAY_COME_BACK_MS = 7 * 86_400_000
-const LAST_KEY = '￿'
 
 /**
  * Clears away photos that no record names any more.

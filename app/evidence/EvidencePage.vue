@@ -7,6 +7,8 @@ import { now } from '../bench/clock'
 import { useEvidence } from '../bench/evidence'
 import { classOfMaterial } from '../bench/jointView'
 import { useBench } from '../bench/store'
+import AfterPaint from '../look/AfterPaint.vue'
+import { useGradual } from '../look/gradually'
 import { plural } from '../look/figures'
 import BesideWhy from '../look/BesideWhy.vue'
 import OneOf from '../look/OneOf.vue'
@@ -58,6 +60,9 @@ const shown = computed(() => {
     return empty && (text || whose.value !== 'all') ? [] : [{ ...group, pulled, lent }]
   })
 })
+/** Pairs that one frame can take. */
+const A_FRAME = 3
+const drawn = useGradual(() => shown.value.length, A_FRAME)
 const pulls = computed(() => evidence.value.reduce((sum, one) => sum + one.pulls, 0))
 const printed = computed(() => new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(now()))
 const print = () => window.print()
@@ -96,9 +101,13 @@ const print = () => window.print()
         tables, and lends to pairs that you have not tested.
       </p>
       <p v-else-if="!shown.length && evidence.length" class="mute">Nothing here has “{{ wanted }}”.</p>
-      <PairLines v-for="group in shown" :key="`${group.a} ${group.b}`" :group="group" />
-      <PanelGuard name="How good are we"><HowGood :evidence="evidence" /></PanelGuard>
-      <PanelGuard name="What changes with time"><TrendList :evidence="evidence" /></PanelGuard>
+      <PairLines v-for="group in shown.slice(0, drawn)" :key="`${group.a} ${group.b}`" :group="group" />
+      <AfterPaint :key="evidence.length">
+        <PanelGuard name="How good are we"><HowGood :evidence="evidence" /></PanelGuard>
+        <AfterPaint>
+          <PanelGuard name="What changes with time"><TrendList :evidence="evidence" /></PanelGuard>
+        </AfterPaint>
+      </AfterPaint>
       <RulesTested :evidence="evidence" />
       <SaidList :evidence="evidence" />
       <p class="no-print">

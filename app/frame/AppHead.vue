@@ -44,13 +44,13 @@ function toggle(which: 'room' | 'menu') {
       ref="roomButton"
       type="button"
       class="bit num"
-      aria-label="Room climate"
       aria-haspopup="dialog"
       :aria-expanded="roomOpen"
       @click="toggle('room')"
     >
-      <template v-if="bench.bench?.room"
-        >{{ bench.bench.room.tempC }} °C · {{ bench.bench.room.rh }} %<span class="wide"> humidity</span
+      <span class="visually-hidden">Room climate: </span
+      ><template v-if="bench.bench?.room"
+        >{{ bench.bench.room.tempC }} °C · {{ bench.bench.room.rh }} %<span class="roomy"> humidity</span
         ><template v-if="bench.bench.room.from === 'simulated'"> · simulated</template></template
       >
       <template v-else>Room?</template>
@@ -191,6 +191,11 @@ button.bit {
 }
 kbd {
   margin: 0;
+}
+@media (max-width: 1360px) {
+  .roomy {
+    display: none;
+  }
 }
 @media (max-width: 1060px) {
   .wide {

@@ -11,6 +11,8 @@ import { capital, momentName } from '../look/figures'
 import { benchWorker } from '../workers/client'
 import { canKeepUp, keptFile, writeOut, type KeptFile } from './backup'
 import { lastFileAt, noteFile } from './lastFile'
+import OldPhotos from './OldPhotos.vue'
+import { sizeWords } from './sizeWords'
 import { piece } from '../look/piece'
 
 /** Files that the maker owns: the bench file and its backups, the data package, tables for a spreadsheet. */
@@ -72,7 +74,7 @@ const pack = () =>
         { signal: running.signal, onProgress: (done) => (progress.value = done) },
       )
       saveBlob(`${stem.value}.package.zip`, blob)
-      return `The browser has saved the data package, ${megabytes(blob.size)}.`
+      return `The browser has saved the data package, ${sizeWords(blob.size)}.`
     } finally {
       progress.value = null
     }
@@ -93,9 +95,6 @@ const saveTable = () =>
     saveFile(name, csvText(sheetOf(bench.everything(table.value))), 'text/csv;charset=utf-8')
     return `The browser has saved ${name}.`
   })
-
-const megabytes = (bytes: number) => (bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`)
-const gigabytes = (bytes: number) => (bytes < 1e9 ? megabytes(bytes) : `${(bytes / 1e9).toFixed(1)} GB`)
 </script>
 
 <template>
@@ -132,7 +131,7 @@ const gigabytes = (bytes: number) => (bytes < 1e9 ? megabytes(bytes) : `${(bytes
         <ActButton class="quiet" :act="askToKeep">Ask it to keep the benches</ActButton>
       </p>
       <p v-if="room" class="small num mute">
-        All benches use {{ gigabytes(room.used) }} here; about {{ gigabytes(room.left) }} are left.
+        All benches use {{ sizeWords(room.used) }} here; about {{ sizeWords(room.left) }} are left.
       </p>
     </section>
     <section aria-labelledby="package">
@@ -149,6 +148,7 @@ const gigabytes = (bytes: number) => (bytes < 1e9 ? megabytes(bytes) : `${(bytes
         </template>
       </div>
     </section>
+    <OldPhotos :stem="stem" @moved="refresh().catch(() => {})" />
     <section aria-labelledby="table">
       <h2 id="table">One table for a spreadsheet</h2>
       <form class="acts" @submit.prevent="saveTable">

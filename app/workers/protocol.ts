@@ -118,6 +118,8 @@ export interface PackageInput {
   tables: Tables
   /** ms */
   now: number
+  /** only these photos go along; all, where none is named */
+  photos?: readonly string[]
 }
 export interface MergeInput {
   here: Tables
@@ -128,8 +130,13 @@ export interface MergeInput {
 const mergedChanges = ({ here, other, whose, answers }: Tasks['mergeChanges']['input']): Change[] =>
   mergeChanges(here, other, whose, (clash) => answers[clashKey(clash)] ?? laterStands(clash)).changes
 
-async function packaged({ bench, tables, now }: PackageInput, onProgress: (done: number) => void): Promise<Blob> {
-  return new Blob([await packageBytes(tables, now, (id) => photoOf(bench, id), onProgress)], { type: ZIP_TYPE })
+async function packaged(
+  { bench, tables, now, photos }: PackageInput,
+  onProgress: (done: number) => void,
+): Promise<Blob> {
+  const chosen = photos && new Set(photos)
+  const pixels = async (id: string) => (!chosen || chosen.has(id) ? photoOf(bench, id) : null)
+  return new Blob([await packageBytes(tables, now, pixels, onProgress)], { type: ZIP_TYPE })
 }
 
 /** What the worker can do: what goes in, what comes out. */

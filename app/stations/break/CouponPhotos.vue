@@ -5,7 +5,7 @@ import { durationWords } from '../../../core/quantities/durations'
 import { update } from '../../../core/records/entry'
 import type { Coupon, Procedure } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
-import { clearPhotosOnce, photoOf } from '../../bench/photos'
+import { clearPhotosOnce, photoFile, photoOf } from '../../bench/photos'
 import { useBench } from '../../bench/store'
 import { momentName } from '../../look/figures'
 import ActButton from '../../look/ActButton.vue'
@@ -18,6 +18,8 @@ const closed = computed(() => closedAt(props.coupon, props.procedure))
 const photos = computed(() => [...(props.coupon.photos ?? [])].sort((x, y) => x.at - y.at))
 /** undefined while it is fetched, null where this browser has no pixels of it */
 const urls = shallowRef<Record<string, string | null>>({})
+/** the file to which a photo was moved */
+const files = shallowRef<Record<string, string>>({})
 let made: string[] = []
 watch(
   () => photos.value.map(({ id }) => id).join(),
@@ -28,6 +30,8 @@ watch(
       const url = blob && URL.createObjectURL(blob)
       if (url) made.push(url)
       urls.value = { ...urls.value, [id]: url }
+      const file = blob ? null : await photoFile(bench.id, id).catch(() => null)
+      if (file) files.value = { ...files.value, [id]: file }
     }
   },
   { immediate: true },
@@ -67,6 +71,9 @@ const drop = (id: string) =>
             :height="one.height"
             :alt="`${coupon.label}, ${whenWords(one.at)}`"
           />
+          <p v-else-if="files[one.id]" class="mute none">
+            Its picture lies in {{ files[one.id] }}: <router-link :to="{ name: 'files' }">bring it back</router-link>.
+          </p>
           <p v-else class="mute none">
             {{ urls[one.id] === null ? 'Its picture is in the browser in which it was taken.' : '…' }}
           </p>

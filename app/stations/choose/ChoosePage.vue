@@ -15,6 +15,7 @@ import { narrowed, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { capital, momentName, plural } from '../../look/figures'
 import OneOf from '../../look/OneOf.vue'
+import AfterPaint from '../../look/AfterPaint.vue'
 import { useWhy } from '../../look/why'
 import CandidateTable from './CandidateTable.vue'
 import DecideForm from './DecideForm.vue'
@@ -149,20 +150,23 @@ watch(
     </template>
     <RanksTable v-if="byOrder" :view="view" />
     <ShareKept v-for="pair in kept" :key="pair.exposed.id" :view="props.view" :pair="pair" />
-    <template v-if="!refused && view.readings.length && (beside || analysis)">
+    <!-- Below the first screen, a part a frame. -->
+    <AfterPaint v-if="!refused && view.readings.length && (beside || analysis)">
       <WeighedChoice :view="props.view" />
-      <RealJoint v-if="!beside" :view="view" :candidates="candidates" :leader="told?.leader ?? null" :test="test" />
-      <DecideForm
-        :view="view"
-        :whole="props.view"
-        :candidates="candidates"
-        :leader="told?.leader ?? null"
-        :unit="kind.unit"
-        :hunch="hunch"
-        :pending="keptShares === null"
-        :name-of="nameOf"
-      />
-    </template>
+      <AfterPaint>
+        <RealJoint v-if="!beside" :view="view" :candidates="candidates" :leader="told?.leader ?? null" :test="test" />
+        <DecideForm
+          :view="view"
+          :whole="props.view"
+          :candidates="candidates"
+          :leader="told?.leader ?? null"
+          :unit="kind.unit"
+          :hunch="hunch"
+          :pending="keptShares === null"
+          :name-of="nameOf"
+        />
+      </AfterPaint>
+    </AfterPaint>
   </div>
 </template>
 

@@ -113,7 +113,7 @@ function whyLimit(): Explanation {
         <label :for="`limit-${arm.id}`"
           >Counts as a pass from, {{ kind.unit === 'MPa' ? 'kPa or MPa' : kind.unit }}</label
         >&nbsp;
-        <AskWhy :why="whyLimit">why?</AskWhy>
+        <AskWhy :why="whyLimit">how it is set</AskWhy>
       </div>
       <output v-if="locked && !late" :id="`limit-${arm.id}`" class="num locked">
         {{ arm.passLimit === null ? 'no limit was set' : measured(arm.passLimit, kind.unit) }}
