@@ -1,8 +1,9 @@
 // The first load with nothing kept, on a processor four times as slow and by 3G, as the browser itself emulates them:
 // beside a bare shell of the same parts, as a ratio. Part of `npm run benchmark`; alone: npm run build && npx tsx
 // scripts/firstLoad.ts
-import { execFileSync, spawn } from 'node:child_process'
+import { execFileSync } from 'node:child_process'
 import { chromium } from '@playwright/test'
+import { browserOptions, serveBuilt } from './served'
 
 const TIMES = 5
 const SLOWER = 4
@@ -12,12 +13,7 @@ const THREE_G = { offline: false, latency: 150, downloadThroughput: 1.6e6 / 8, u
 execFileSync('npx', ['vite', 'build', '--config', 'scripts/shell/vite.config.ts', '--logLevel', 'warn'], {
   stdio: 'inherit',
 })
-const serve = (port: number, dist: string) =>
-  spawn('npx', ['tsx', 'server/main.ts'], {
-    env: { ...process.env, PORT: String(port), DIST: dist },
-    stdio: 'ignore',
-    detached: true,
-  })
+const serve = (port: number, dist: string) => serveBuilt(port, { dist })
 
 interface Load {
   /** ms until anything is painted, until the page’s heading is, and the bytes that came over the line */
@@ -33,10 +29,7 @@ const served = [
 const servers = served.map(({ port, dist }) => serve(port, dist))
 try {
   await new Promise((done) => setTimeout(done, 3000))
-  const browser = await chromium.launch({
-    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
-  })
+  const browser = await chromium.launch(browserOptions)
   async function load(port: number): Promise<Load> {
     const context = await browser.newContext({ serviceWorkers: 'block' })
     const page = await context.newPage()
@@ -81,5 +74,5 @@ try {
   const ratios = `painted ${ratio('painted')}, drawn ${ratio('drawn')}, bytes ${ratio('bytes')}`
   console.log(`first load, as times of the bare shell’s: ${ratios}`)
 } finally {
-  for (const { pid } of servers) process.kill(-pid!)
+  for (const end of servers) end()
 }

@@ -1,7 +1,7 @@
 // The browser killed at any moment of its work, many times, and started again: what a page had shown as saved is there,
 // and nothing is left over. Drives the built app with a profile on disk. Takes an hour for 1,000.
 //   npm run kills [-- COUNT [SEED]]
-import { execFileSync, spawn } from 'node:child_process'
+import { execFileSync } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -11,6 +11,7 @@ import { writeBenchFile } from '../core/formats/writeBenchFile'
 import { seededRandom } from '../core/planning/random'
 import type { Tables } from '../core/records/tables'
 import { buildDemoBench } from '../demo/bench'
+import { browserOptions, serveBuilt } from './served'
 
 const COUNT = Number(process.argv[2] ?? 1000)
 const random = seededRandom(Number(process.argv[3] ?? 1))
@@ -158,8 +159,7 @@ function kill() {
 
 async function started(): Promise<{ context: BrowserContext; page: Page }> {
   const context = await chromium.launchPersistentContext(profile, {
-    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
+    ...browserOptions,
     serviceWorkers: 'block',
   })
   const page = context.pages()[0] ?? (await context.newPage())
@@ -223,11 +223,7 @@ async function look(page: Page, asked: Shown): Promise<string[]> {
   return faults
 }
 
-const server = spawn('npx', ['tsx', 'server/main.ts', '--demo'], {
-  env: { ...process.env, PORT: String(port) },
-  stdio: 'ignore',
-  detached: true,
-})
+const endServer = serveBuilt(port, { demo: true })
 const count: Record<string, { kills: number; after: number }> = {}
 const bad: string[] = []
 // What the driver was still asking of a browser that was killed.
@@ -288,6 +284,6 @@ try {
   console.log(bad.length ? bad.join('\n') : 'nothing lost that was shown as saved, nothing left over')
   process.exitCode = bad.length ? 1 : 0
 } finally {
-  process.kill(-server.pid!)
+  endServer()
   rmSync(profile, { recursive: true, force: true })
 }

@@ -190,7 +190,7 @@ section {
   border-top: 1px solid var(--line);
   padding-top: 16px;
 }
-.acts {
+.page :deep(.acts) {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;

@@ -155,19 +155,6 @@ const bringBack = (file: File) =>
 </template>
 
 <style scoped>
-section {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 10px;
-  border-top: 1px solid var(--line);
-  padding-top: 16px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: end;
-}
 .count {
   padding-block: 10px;
 }

@@ -1,7 +1,7 @@
 import { familyOf } from '../../core/knowledge/families'
 import { labelFactIds, type LabelFact, type LabelFacts } from '../../core/knowledge/labelFactIds'
 import { parseMoney } from '../../core/quantities/parseMoney'
-import { parseNumber, parseQuantity } from '../../core/quantities/parse'
+import { parseNumber, parseQuantity, parseSeconds } from '../../core/quantities/parse'
 import { CodedError } from '../../core/errors'
 import { insert } from '../../core/records/entry'
 import type { Adhesive, Material, StockItem } from '../../core/records/shelf'
@@ -81,8 +81,7 @@ export function glueForm(adhesive: Adhesive | null, pack: StockItem | null): Glu
   }
 }
 
-const seconds = (text: string, path: string) =>
-  text.trim() ? Math.round(parseQuantity(text, 'time', 'min', path).inside) : undefined
+const seconds = (text: string, path: string) => (text.trim() ? parseSeconds(text, path) : undefined)
 
 function positiveNumber(text: string, path: string, field: string): number {
   return parseNumber(text, { path, field, example: '120', least: 0.001, most: 1e6 })

@@ -25,6 +25,7 @@ const amounts: Record<string, readonly [value: number, unit: string]> = {
   '2½': [2.5, ''],
   '⅓': [1 / 3, ''],
   '-1/2': [-0.5, ''],
+  5: [5, ''],
   '5.': [5, ''],
   '5,': [5, ''],
   ',5': [0.5, ''],
@@ -99,8 +100,9 @@ const kept: Record<string, readonly number[]> = {
 
 /** Whether a record's number is what a person reads in a text, to the three digits that a page shows at least. */
 export function isMeant(text: string, value: number): boolean {
-  const amount = amounts[text] ?? amounts[text.trim()]
-  if (!amount) return false
+  const as = [text, text.trim()].find((one) => Object.hasOwn(amounts, one))
+  if (as === undefined) return false
+  const amount = amounts[as]!
   return kept[amount[1]]!.some((factor) => {
     const wanted = amount[0] * factor
     return Math.abs(value - wanted) <= 0.005 * Math.abs(wanted)

@@ -5,7 +5,7 @@ import { sayError } from '../messages'
 import { parseMoney } from './parseMoney'
 import { showMoney } from './money'
 import { digitsOf } from './figure'
-import { parseNumber, parseQuantity } from './parse'
+import { parseNumber, parseQuantity, parseSeconds } from './parse'
 import { fromInside, knownUnits, toInside, type Dimension } from './units'
 
 const inside = (text: string, dimension: Dimension, fallback?: string) =>
@@ -192,6 +192,21 @@ describe('what people type', () => {
       expect(said(() => parseNumber(text))).toBe(
         'The number must lie between 0.000001 and 1000000000; got a number closer to 0.',
       )
+  })
+
+  it('reads a time in whole seconds, minutes where no unit is typed, and none that no clock shows', () => {
+    for (const [text, seconds] of [
+      ['20', 1200],
+      ['1 h 30 min', 5400],
+      ['0', 0],
+      ['0.6 s', 1],
+      ['2.4 s', 2],
+    ] as const)
+      expect(parseSeconds(text)).toBe(seconds)
+    expect(sayError(failureOf(() => parseSeconds('0.4 s')))).toMatch(
+      /^A time, in s, must lie between 1 and .*got 0.4 s/,
+    )
+    expect(() => parseSeconds('0.000001 day')).toThrow(CodedError)
   })
 
   it('reads and shows money', () => {

@@ -201,6 +201,21 @@ export function parseQuantity(text: string, dimension: Dimension, fallback?: str
   return quantity
 }
 
+/**
+ * A time as a maker types it, in whole seconds, as a clock at the bench tells them.
+ * @param fallback the unit when only a number was typed
+ * @throws CodedError as parseQuantity; out-of-range for less than half a second that is not nothing
+ */
+export function parseSeconds(text: string, path = '', fallback = 'min'): number {
+  const { inside } = parseQuantity(text, 'time', fallback, path)
+  const seconds = Math.round(inside)
+  if (inside > 0 && seconds === 0) {
+    const [, most] = bounds.time
+    throw new CodedError('out-of-range', path, { field: 'A time, in s,', low: 1, high: most, got: text.trim() })
+  }
+  return seconds
+}
+
 const capital = (text: string) => text.replace(/^./, (first) => first.toUpperCase())
 
 function readQuantity(text: string, dimension: Dimension, fallback: string | undefined, path: string): Quantity {

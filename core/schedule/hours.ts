@@ -21,7 +21,9 @@ const SPAN = new RegExp(String.raw`^${TIME}\s*(?:to|until|till|-|–|—)\s*${TI
  * @throws CodedError wrong-shape, out-of-order
  */
 export function parseHours(text: string, field: string): SpanOfDay[] {
-  const parts = text.split(/[,;]/).flatMap((one) => one.trim() || [])
+  const typed = text.split(/[,;]/).flatMap((one) => one.trim() || [])
+  // A comma by itself says nobody no more than it says when.
+  const parts = typed.length || !text.trim() ? typed : [text.trim()]
   const spans = parts.map((part) => {
     const found = SPAN.exec(part)
     const minute = (hours?: string, minutes?: string, half?: string) => {

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { CodedError } from '../../../core/errors'
 import { sayError } from '../../../core/messages'
-import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
+import { parseNumber, parseQuantity, parseSeconds } from '../../../core/quantities/parse'
 import { capital } from '../../look/figures'
 import { exposureKinds, exposureRows, exposureWords, type ExposureKind } from '../../../core/knowledge/exposures'
 import { testIds, testKinds, testsFor, type TestId } from '../../../core/knowledge/testKinds'
@@ -46,7 +46,7 @@ const age = ref('')
 const ageS = computed((): number | null | CodedError => {
   if (age.value.trim() === '') return null
   try {
-    return Math.round(parseQuantity(age.value, 'time', 'h', 'The age at the pull').inside)
+    return parseSeconds(age.value, 'The age at the pull', 'h')
   } catch (error) {
     return error as CodedError
   }

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
-import { parseQuantity } from '../../../core/quantities/parse'
-import { CodedError } from '../../../core/errors'
+import { parseSeconds } from '../../../core/quantities/parse'
 import { sayError } from '../../../core/messages'
 import { update } from '../../../core/records/entry'
 import { heatOnWetFilm, NO_HEAT_ON_WET, placeToWarm, type WetGlue } from '../../../core/care/heat'
@@ -22,14 +21,6 @@ const words = ref('')
 const time = ref('')
 const problem = ref('')
 const timed = isTimed
-/** Whole seconds, as a clock at the bench tells them. @throws CodedError as parseQuantity; out-of-range below one */
-function secondsOf(text: string): number {
-  const { inside } = parseQuantity(text, 'time', 'min')
-  const seconds = Math.round(inside)
-  if (inside > 0 && seconds === 0)
-    throw new CodedError('out-of-range', 'time', { field: 'The time', low: '1 s', high: 'a year', got: text.trim() })
-  return seconds
-}
 const kindWord = (kind: Step['kind']) => capital(stepWords[kind])
 
 /** the procedure as it stood when a step was opened */
@@ -57,7 +48,7 @@ async function save(shown: Step) {
   // What the form was opened on, not what stands there by now.
   const step = opened.value.steps.find(({ id }) => id === shown.id) ?? shown
   try {
-    const minS = timed(step) ? secondsOf(time.value) : step.minS
+    const minS = timed(step) ? parseSeconds(time.value) : step.minS
     const changed = {
       ...step,
       text: words.value.trim() || step.text,
