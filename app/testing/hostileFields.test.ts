@@ -19,8 +19,8 @@ vi.stubGlobal('print', () => {})
 
 const NOW = Date.parse('2026-11-24T18:00:00')
 /**
- * Every so manyth text is tried in a field, another one first in each: ten. `HOSTILE_EVERY=5` tries forty (ten minutes),
- * 1 all two hundred.
+ * Every so manyth text is tried in a field, another one first in each: ten. `HOSTILE_EVERY=5` tries forty (ten
+ * minutes), 1 all two hundred.
  */
 const EVERY = Number(process.env['HOSTILE_EVERY'] ?? 20)
 
