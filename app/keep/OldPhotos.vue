@@ -99,9 +99,9 @@ const takeOut = (file: File) =>
         `${file.name} holds none of these photos as they are here: nothing was taken out of this browser.`,
       )
     const left = wanted.size - moved
-    return `${plural(moved, 'photo')} went out of this browser; ${file.name} holds them${
-      left ? `. It does not hold ${plural(left, 'other')}: they stay here` : ''
-    }.`
+    const why = options.signal.aborted ? 'Stopped' : `It does not hold ${plural(left, 'other')}`
+    const went = `${plural(moved, 'photo')} went out of this browser; ${file.name} holds them.`
+    return left ? `${went} ${why}: what is left stays here.` : went
   })
 const bringBack = (file: File) =>
   trying(async (options) => {
