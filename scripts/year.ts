@@ -1,38 +1,15 @@
 // A year of use in the browser: how long the start and each page take, what blocks the main thread, whether the heap
 // grows. Part of `npm run benchmark`; alone: npm run build && npx tsx scripts/year.ts
-import { mkdirSync, writeFileSync } from 'node:fs'
-import { chromium, type CDPSession, type Page } from '@playwright/test'
-import { packageBytes } from '../app/bench/packageFile'
+import { chromium, type Page } from '@playwright/test'
 import { aYear, yearBench } from '../demo/year'
 import { buildDemoBench } from '../demo/bench'
-import type { Tables } from '../core/records/tables'
 import { browserOptions, serveBuilt } from './served'
+import { changeTo, heap, packageAs, pagesOf, readIn } from './yearUse'
 
 const now = Date.now()
-const PHOTO_BYTES = 20_000
 /** Pages changed in ten minutes and in an hour of work, one every three seconds. */
 const CHANGES = process.env['YEAR_SHORT'] ? ([30, 120] as const) : ([200, 1200] as const)
-const FILE = '.cache/year'
 const port = 4893
-
-async function write(name: string, tables: Tables): Promise<string> {
-  mkdirSync('.cache', { recursive: true })
-  const photo = new Blob([new Uint8Array(PHOTO_BYTES).fill(7)], { type: 'image/jpeg' })
-  writeFileSync(`${FILE}-${name}.zip`, await packageBytes(tables, now, async () => photo))
-  return `${FILE}-${name}.zip`
-}
-
-async function readIn(page: Page, file: string): Promise<void> {
-  await page.goto('/benches')
-  await page.setInputFiles('input[type="file"]', file)
-  await page.getByText(/^Read in “/).waitFor({ timeout: 300_000 })
-  await page
-    .getByRole('button', { name: /^Open / })
-    .first()
-    .click()
-  await page.waitForURL(/\/$/)
-  await page.waitForTimeout(4000)
-}
 
 interface Change {
   first: number
@@ -103,20 +80,12 @@ async function firstCount(page: Page): Promise<string> {
   return `first answer ${first.toFixed(0)} ms, at most ${took} ms to the last, tasks over 50 ms after it: ${tasks}`
 }
 
-const heap = async (session: CDPSession): Promise<number> => {
-  await session.send('HeapProfiler.collectGarbage')
-  const { usedSize } = (await session.send('Runtime.getHeapUsage')) as { usedSize: number }
-  return usedSize / 1e6
-}
-
-const pagesOf = (joint: string) =>
-  ['', 'shelf', 'evidence', 'build', 'history', 'files']
-    .map((path) => `/${path}`)
-    .concat(['ask', 'shortlist', 'plan', 'glue', 'break', 'choose', 'card'].map((path) => `/joint/${joint}/${path}`))
-
 const endServer = serveBuilt(port)
 try {
-  const files = { demo: await write('demo', buildDemoBench(now)), year: await write('all', yearBench(now)) }
+  const files = {
+    demo: await packageAs('demo', buildDemoBench(now), now),
+    year: await packageAs('all', yearBench(now), now),
+  }
   console.log(`A year: ${JSON.stringify(aYear)}`)
   await new Promise((done) => setTimeout(done, 2500))
   const browser = await chromium.launch(browserOptions)
@@ -147,13 +116,7 @@ try {
       const all = pagesOf(joint)
       const sizes: number[] = []
       for (let n = 1; n <= CHANGES[1]; n++) {
-        await page.evaluate(
-          (to) => {
-            history.pushState({}, '', to)
-            dispatchEvent(new PopStateEvent('popstate', { state: {} }))
-          },
-          all[n % all.length]!,
-        )
+        await changeTo(page, all[n % all.length]!)
         await page.waitForTimeout(60)
         if (n === CHANGES[0] || n === CHANGES[1]) {
           await change(page, '/')
