@@ -191,10 +191,39 @@ test('a wash arm on a phone: trims counted before and after, a slip pulled again
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
 })
 
+/** In the window's lower half, above the stations, and as wide as the page: either hand reaches it. */
+async function expectAtThumb(page: Page, button: Locator): Promise<void> {
+  const [box, stations] = [(await button.boundingBox())!, (await page.locator('nav.route').boundingBox())!]
+  expect(box.y).toBeGreaterThan(page.viewportSize()!.height / 2)
+  expect(box.y + box.height).toBeLessThanOrEqual(stations.y)
+  expect(box.width).toBeGreaterThan(280)
+}
+
+test('on a phone a step is done with one thumb, and never before its caution was come past', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 600 })
+  await openDemo(page, 'H3', 'Glue')
+  const done = page.locator('.task .go').first()
+  const caution = page.getByRole('note', { name: 'Before you start' })
+  for (let n = 0; n < 8 && !(await caution.isVisible()); n++) {
+    await expectAtThumb(page, done)
+    const text = await page.locator('#do-this').innerText()
+    await done.click()
+    await expect(page.locator('.task')).not.toContainText(text)
+  }
+  const below = async () => {
+    const [box, note] = [(await done.boundingBox())!, (await caution.boundingBox())!]
+    expect(box.y).toBeGreaterThan(note.y + note.height)
+  }
+  await below()
+  await page.getByRole('button', { name: 'I have read this' }).click()
+  await expectAtThumb(page, done)
+})
+
 test('on a phone a pull is read with one thumb, and nothing is in the way', async ({ page }) => {
   test.setTimeout(200_000)
   await page.setViewportSize({ width: 390, height: 844 })
   await openDemo(page, 'H2', 'Break')
+  await expectAtThumb(page, page.getByRole('button', { name: 'Log this pull' }))
   await pullOne(page)
   // Painted by a finger's strokes, which do not scroll the page away.
   await page.locator('.paint summary').click()

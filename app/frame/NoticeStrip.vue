@@ -46,14 +46,14 @@ watch(
   pointer-events: auto;
 }
 @media (max-width: 700px) {
-  /* above the stations, and above the next word where one is asked */
+  /* above the stations, and above the next word where one is asked, the act that waits for the thumb */
   .notice-place {
     left: 12px;
     right: 12px;
     bottom: 76px;
     max-width: none;
   }
-  :global(body:has(.next) .notice-place) {
+  :global(body:has(.next, .at-thumb) .notice-place) {
     bottom: 140px;
   }
 }

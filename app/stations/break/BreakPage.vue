@@ -139,7 +139,7 @@ useKey('log', () => void log())
       /></label>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <v-btn :key="coupon.id" class="go bench-size" @click="log"
+        <v-btn :key="coupon.id" class="go bench-size at-thumb" @click="log"
           >{{ logged ? 'Correct this pull' : 'Log this pull' }}<kbd>L</kbd></v-btn
         >
         <v-btn v-if="chosen" class="quiet" @click="leave()">{{
@@ -216,6 +216,11 @@ useKey('log', () => void log())
   }
   .picture {
     max-width: 300px;
+  }
+}
+@media (max-width: 700px) {
+  .acts {
+    display: contents;
   }
 }
 </style>

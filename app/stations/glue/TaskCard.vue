@@ -91,7 +91,9 @@ async function keepNote(text = note.value.trim()) {
     </div>
     <p v-if="early" class="careful">It is early: what you do now is kept with “{{ offWindow(task, now) }}”.</p>
     <div class="acts">
-      <v-btn class="go bench-size" @click="emit('done')">{{ doneWords[task.step.kind] }}<kbd>Space</kbd></v-btn>
+      <v-btn class="go bench-size" :class="{ 'at-thumb': !cautions.length || read }" @click="emit('done')"
+        >{{ doneWords[task.step.kind] }}<kbd>Space</kbd></v-btn
+      >
       <v-btn v-if="inBlock > 1" class="alt bench-size" @click="emit('block')"
         >{{ doneWords[task.step.kind] }}, all {{ inBlock }} of block {{ task.coupon.block }}</v-btn
       >
@@ -190,6 +192,12 @@ async function keepNote(text = note.value.trim()) {
   .what {
     flex-direction: column;
     gap: 10px;
+  }
+}
+@media (max-width: 700px) {
+  /* one below the other and as wide as the card, for either hand; the step's own one stays above the stations */
+  .acts {
+    display: contents;
   }
 }
 </style>
