@@ -37,6 +37,7 @@ step('types: core (no DOM, no Node)', 'npx', ['tsc', '-p', 'core/tsconfig.json']
 step('types: tools and tests', 'npx', ['tsc', '-p', 'tsconfig.node.json'])
 step('types: app', 'npx', ['vue-tsc', '-p', 'tsconfig.app.json'])
 step('import directions', 'npm', ['run', '--silent', 'directions'])
+step('nothing unused', 'npx', ['knip', '--no-progress'])
 step('JSON Schema in docs is up to date', 'npx', ['tsx', 'scripts/schema.ts', '--check'])
 counted(
   'unit tests',

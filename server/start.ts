@@ -6,7 +6,7 @@ import { isOpenToOthers, ownAddresses } from './own'
 export type Wanted = { host: string; port: number; fixedPort: boolean; dist: string } | { trouble: string }
 
 /** The port without one named. */
-export const USUAL_PORT = 4810
+const USUAL_PORT = 4810
 
 /**
  * Reads HOST, PORT and DIST.

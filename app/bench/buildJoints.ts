@@ -24,7 +24,7 @@ export const costOf = (bench: Store, view: JointView, procedure: Procedure): Joi
 /** A joint that is worn or carried on a day must be ready on its morning: so many hours into it. */
 const MORNING_H = 8
 /** More of the build's own joints than this are planned in parts. */
-export const MOST_JOINTS = 300
+const MOST_JOINTS = 300
 
 /** The morning of a day, ms. */
 export const morningOf = (day: string): number => new Date(`${day}T00:00`).setHours(MORNING_H)

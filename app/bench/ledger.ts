@@ -46,7 +46,7 @@ export const REACTION = 400
 /** Entries that are kept in memory for undo, and read again at the start. */
 export const UNDO_DEPTH = 100
 /** Entries after which the tables are rewritten behind the entries. */
-export const FOLD_AFTER = 400
+const FOLD_AFTER = 400
 
 /**
  * Every write is one entry, stored in one transaction and then applied (architecture.md, "Records and the ledger").

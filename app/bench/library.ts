@@ -137,10 +137,6 @@ async function whileAdding(id: string, work: () => Promise<void>): Promise<void>
 export const addEmptyBench = (name: string): Promise<string> =>
   addBench({ ...noTables(), bench: [emptyBench(NEW_BENCH, name, now())] })
 
-export async function renameListing(id: string, name: string): Promise<void> {
-  await changeIndex((index) => index.benches.forEach((bench) => bench.id === id && (bench.name = name)))
-}
-
 /**
  * Takes a bench, all its records and its second copy out of this browser.
  * @param replacedBy the bench that takes its place (a reset), already stored

@@ -4,7 +4,7 @@ import { tableNames, type AnyRecord, type TableName, type Tables } from '../../c
 import { CellsGone, type Cells, type CellTurn } from './cells'
 
 /** What of the entries is folded into the stored tables, and under which generation each table stands. */
-export interface Head {
+interface Head {
   through: number
   generations: Partial<Record<TableName, number>>
   /** of this bench and no other: who wrote down another one is on a bench that was reset or brought back */

@@ -12,7 +12,7 @@ const LAST_CALL_MS = 60_000
 /** A wait shorter than this needs no last call of its own, ms. */
 const SHORT_MS = 120_000
 /** A timer in the browser counts no further than this; longer ones are set again, ms. */
-export const LONGEST_TIMER_MS = 2_000_000_000
+const LONGEST_TIMER_MS = 2_000_000_000
 
 /** All that will be called out, soonest first. */
 export function alarmsOf(timers: readonly Timer[]): Alarm[] {

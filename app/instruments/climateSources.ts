@@ -10,7 +10,7 @@ const inRoom = ({ tempC, rh }: ClimateSample) => tempC >= -30 && tempC <= 60 && 
 const isTemperature = (unit: string) => findUnit(unit, 'temperature') !== null
 
 /** Lines such as “17.4,58.2”: warmth, then humidity. */
-export const climateLines: LineProtocol = { ...plainLines, secondColumn: 2, unit: '°C' }
+const climateLines: LineProtocol = { ...plainLines, secondColumn: 2, unit: '°C' }
 
 /** A sensor on a serial line: a small board, a logger. */
 export function climateBySerial(port: SerialPort, protocol: LineProtocol = climateLines): Source<ClimateSample> {

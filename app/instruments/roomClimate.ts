@@ -9,7 +9,7 @@ type Room = NonNullable<Bench['room']>
 const SAMPLES = 5
 
 /** The noted room follows the sensor when it is off by more than times bear. */
-export const roomHasChanged = (noted: Pick<Room, 'tempC' | 'rh'> | null, live: ClimateSample): boolean =>
+const roomHasChanged = (noted: Pick<Room, 'tempC' | 'rh'> | null, live: ClimateSample): boolean =>
   noted === null || Math.abs(noted.tempC - live.tempC) > ROOM_GIVES_C || Math.abs(noted.rh - live.rh) > ROOM_GIVES_RH
 
 const middle = (values: readonly number[]) => [...values].sort((x, y) => x - y)[Math.floor(values.length / 2)]!

@@ -16,7 +16,7 @@ const stored = (): Appearance => {
 /** Light, dark, or what the system says; kept in this browser. */
 export const appearance = ref<Appearance>(stored())
 /** What is in force now: for drawings that need colours in numbers. */
-export const inDark = ref(false)
+const inDark = ref(false)
 
 function apply() {
   inDark.value = appearance.value === 'dark' || (appearance.value === 'as the system' && dark.matches)

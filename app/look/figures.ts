@@ -1,7 +1,6 @@
 import { figureOf } from '../../core/quantities/figure'
 
 export { durationWords as lasting } from '../../core/quantities/durations'
-export { inSentence } from '../../core/quantities/inSentence'
 
 /** How numbers are shown: three significant figures, units small and always there (interface.md, "Look"). */
 

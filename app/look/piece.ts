@@ -3,7 +3,7 @@ import { CodedError } from '../../core/errors'
 import { sayError } from '../../core/messages'
 
 /** A part of the app that has not come by then is taken for lost, ms. */
-export const PIECE_MS = 5000
+const PIECE_MS = 5000
 
 /** Something that a page waits for is being fetched again. */
 export const fetchedAgain = shallowRef(false)

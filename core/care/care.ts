@@ -17,7 +17,7 @@ const helperHazards: Record<Helper, string[]> = {
   'paper-backing': [],
 }
 
-export interface CareHazard extends Hazard {
+interface CareHazard extends Hazard {
   /** what brings it: the glue, a helper, a material */
   from: string[]
 }
@@ -32,7 +32,7 @@ export interface Care {
 }
 
 /** Everything that brings a hazard code into this joint, with its name. */
-export function hazardSources(s: Situation): { code: string; from: string }[] {
+function hazardSources(s: Situation): { code: string; from: string }[] {
   const glue = s.family.hazards.map((code) => ({ code, from: s.family.name }))
   const helped = s.helpers.flatMap((helper) => {
     const codes = helper === 'tack-and-cure' && s.dab ? familyOf(s.dab).hazards : helperHazards[helper]

@@ -12,7 +12,7 @@ export const airChangesPerHour: Record<NonNullable<Brief['air']>, number | null>
   outdoors: null,
 }
 /** Hours over which the vapour is taken to leave the glue. */
-export const RELEASE_H = 1
+const RELEASE_H = 1
 
 export interface VapourQuestion {
   /** glue laid on, g */

@@ -62,7 +62,7 @@ export interface Bin {
   served: number
 }
 
-export const BINS = 5
+const BINS = 5
 /** Which bin a chance falls into, from 0. */
 export const binOf = (chance: number): number => Math.min(BINS - 1, Math.floor(chance * BINS))
 export function calibration(told: readonly Pick<Told, 'chance' | 'served'>[]): Bin[] {

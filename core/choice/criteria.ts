@@ -14,10 +14,10 @@ import { keptPairs } from './shareKept'
 import { unmetItems } from './unmet'
 import { usableItems } from './usable'
 
-export type { Basis, CriteriaInput, DrawsFrom, Item, ProcedureFacts } from './item'
+export type { CriteriaInput, DrawsFrom, Item, ProcedureFacts } from './item'
 
 /** Plenty is so many times what must be. */
-export const PLENTY_TIMES = 3
+const PLENTY_TIMES = 3
 /** Weights where the maker has set none: as the plan proposes them. */
 export const startWeights: Record<Criterion, number> = {
   ...(Object.fromEntries(kinds.map((kind) => [kind, 1])) as Record<Criterion, number>),

@@ -25,7 +25,7 @@ const TRACE = 1
 const mean = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0) / list.length
 
 /** What all criteria of an arm share. */
-export type Rest = Pick<Item, 'of' | 'name' | 'unit' | 'open'>
+type Rest = Pick<Item, 'of' | 'name' | 'unit' | 'open'>
 
 /** An arm with its coupons and what was read of them. */
 export interface ArmPulls {

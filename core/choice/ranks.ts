@@ -6,7 +6,7 @@ import type { Reading } from '../records/reading'
 
 /** What a pull without a figure says, from worst to best (the ladder that makers use). */
 export const ladder = ['would not cure', 'let go at A', 'in the glue', 'at B', 'tore the part'] as const
-export type Ladder = (typeof ladder)[number]
+type Ladder = (typeof ladder)[number]
 
 const onLadder: Record<Place, Ladder> = {
   offA: 'let go at A',

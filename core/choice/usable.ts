@@ -7,7 +7,7 @@ const flexes: readonly Family['flex'][] = ['rigid', 'semi', 'flexible', 'elastic
 /** How a line bends, in steps of one, as it is said beside its bar. */
 export const flexWords = ['rigid', 'half soft', 'flexible', 'elastic'] as const
 /** Films that grab at once leave hardly a second to line the parts up. */
-export const GRABS_S = 1
+const GRABS_S = 1
 /** Longer than a day is as long as one likes, s. */
 const LONGEST_S = 86_400
 /** As much time again and again to line it up. */

@@ -25,7 +25,7 @@ export interface WeighInput {
 }
 
 /** A procedure's value on a criterion: its middle, and where nine draws in ten lie. */
-export interface Value {
+interface Value {
   median: number
   low90: number
   high90: number

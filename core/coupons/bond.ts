@@ -1,5 +1,4 @@
-import { familyOf } from '../knowledge/families'
-import { materialClassOf, type MaterialClass } from '../knowledge/materials'
+import type { MaterialClass } from '../knowledge/materials'
 import { typicalStrength } from '../knowledge/strengths'
 
 /** Tests whose size can be worked out. */
@@ -10,7 +9,7 @@ export type CouponTest = (typeof couponTests)[number]
  * Bond strength from a weak to a strong piece: ± 1.645 σ, σ the coefficient of variation taken as that of ln strength
  * (90 %).
  */
-export const SPREAD = 1.645
+const SPREAD = 1.645
 
 export interface Side {
   name: 'a' | 'b'
@@ -38,16 +37,4 @@ export function bondOf(sides: readonly [Side, Side], family: string, peel: boole
     high: of(weaker) * Math.exp(SPREAD * weaker.cv),
     cap: { a: cap(rows[0]!), b: cap(rows[1]!) },
   }
-}
-
-/**
- * What a pair is expected to show, from a weak to a strong piece: MPa, for peel N/mm. Where the material beside the
- * bond gives way first, no more than it carries.
- * @throws CodedError not-one-of
- */
-export function expectedBond(a: string, b: string, family: string, test: CouponTest): [low: number, high: number] {
-  const side = (name: 'a' | 'b', id: string): Side => ({ name, material: materialClassOf(id, name), thicknessMm: 1 })
-  const { low, high, cap } = bondOf([side('a', a), side('b', b)], familyOf(family).id, test === 'peel')
-  const most = Math.min(cap.a, cap.b)
-  return [Math.min(low, most), Math.min(high, most)]
 }

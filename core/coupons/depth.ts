@@ -1,7 +1,7 @@
 import { testKinds, type CouponSize, type TestId } from '../knowledge/testKinds'
 
 /** The glued face of a coupon: across and along the pull, mm. */
-export function faceOf(test: TestId, size: CouponSize): { acrossMm: number; alongMm: number } {
+function faceOf(test: TestId, size: CouponSize): { acrossMm: number; alongMm: number } {
   const { bondedMm2, bondLengthMm } = testKinds[test]
   const alongMm = bondLengthMm(size)
   if (alongMm > 0) return { acrossMm: bondedMm2(size) / alongMm, alongMm }
@@ -24,5 +24,5 @@ export function couponDepthMm(test: TestId, size: CouponSize, taped = false): nu
 }
 
 /** A coupon dries and cures like the joint when its depth lies this near to the joint's. */
-export const LIKE_THE_JOINT = 0.1
+const LIKE_THE_JOINT = 0.1
 export const asDeep = (depthMm: number, jointMm: number): boolean => Math.abs(depthMm / jointMm - 1) <= LIKE_THE_JOINT

@@ -41,7 +41,7 @@ const SPOTS = [20, 15, 12, 10, 25, 30, 8, 6, 5, 4]
 const LAPS = [12, 10, 8, 6, 15, 20, 25, 5, 4, 3]
 
 /** Sizes worth trying, the usual first. A thickness is the joint's own and stays. */
-export function sizesToTry(test: TestId, usual: CouponSize, depthMm: number | null): CouponSize[] {
+function sizesToTry(test: TestId, usual: CouponSize, depthMm: number | null): CouponSize[] {
   const { sizes } = testKinds[test]
   const with_ = (list: CouponSize[], key: keyof CouponSize, values: readonly number[]): CouponSize[] =>
     sizes[key] === undefined ? list : list.flatMap((one) => values.map((value) => ({ ...one, [key]: value })))

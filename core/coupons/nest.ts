@@ -16,7 +16,7 @@ export interface Wanted {
   count: number
 }
 
-export interface Placed {
+interface Placed {
   xMm: number
   yMm: number
   widthMm: number

@@ -13,10 +13,10 @@ export const STANDARD_ROOM: Room = { tempC: 20, rh: 50 }
 export const saturationKPa = (tempC: number): number => 0.6108 * Math.exp((17.27 * tempC) / (tempC + 237.3))
 
 /** What the air still lacks until it is full of water, kPa: the pull on water that dries. */
-export const vapourDeficitKPa = ({ tempC, rh }: Room): number => saturationKPa(tempC) * (1 - rh / 100)
+const vapourDeficitKPa = ({ tempC, rh }: Room): number => saturationKPa(tempC) * (1 - rh / 100)
 
 /** Water in the air, g/m³, by the gas law with e in kPa. */
-export const absoluteHumidityGm3 = ({ tempC, rh }: Room): number =>
+const absoluteHumidityGm3 = ({ tempC, rh }: Room): number =>
   (2165 * saturationKPa(tempC) * (rh / 100)) / (tempC + 273.15)
 
 /** The same air brought to another temperature: it holds the same water, so its relative humidity changes. */

@@ -209,7 +209,7 @@ export function onThisPair(
 
 export type Saying = 'holds' | 'fails' | 'unclear'
 /** Fewer pulls than this settle nothing: one lucky piece is no proof. */
-export const ENOUGH_PULLS = 3
+const ENOUGH_PULLS = 3
 
 /**
  * What own pulls say for a brief: above or below the limit of the joint (else the one they were planned with), enough

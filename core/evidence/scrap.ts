@@ -2,7 +2,7 @@ import type { Brief } from '../records/joint'
 import type { Scrap } from '../records/scrap'
 
 /** When a drop on scrap is looked at, s after it was laid. */
-export const LOOKS_S = [600, 86_400] as const
+const LOOKS_S = [600, 86_400] as const
 /** A look counts as the one that was due when it comes at nine tenths of its time. */
 const EARLY = 0.9
 

@@ -15,7 +15,7 @@ import { noTables, type Tables } from '../records/tables'
 import { pastedEnd } from './pastedRows'
 
 /** What a column of past tests holds. */
-export const pastColumns = ['a', 'b', 'glue', 'load', 'width', 'overlap', 'where', 'day', 'note'] as const
+const pastColumns = ['a', 'b', 'glue', 'load', 'width', 'overlap', 'where', 'day', 'note'] as const
 export type PastColumn = (typeof pastColumns)[number]
 /** Where each is: the index of its column; null: there is none. */
 export type PastMapping = Record<PastColumn, number | null>

@@ -1,7 +1,7 @@
 import type { Place } from '../readings/datum'
 
 /** What a column of pasted rows holds. */
-export const pastedColumns = ['coupon', 'reading', 'where', 'note'] as const
+const pastedColumns = ['coupon', 'reading', 'where', 'note'] as const
 export type PastedColumn = (typeof pastedColumns)[number]
 
 /** Where each is: the index of its column; null: there is none. */

@@ -16,7 +16,7 @@ export type Mechanism = (typeof mechanisms)[number]
 const water = z.enum(['no', 'splash', 'wash', 'soak'])
 
 /** What a family is made of: what rules of attack, fume and undoing ask. */
-export const chemistries = [
+const chemistries = [
   ...['pva', 'acrylic', 'polymer-stick', 'starch', 'cyanoacrylate', 'polychloroprene', 'natural-rubber', 'elastomer'],
   ...['elastomer-grab', 'spray-rubber', 'hot-melt', 'polyurethane', 'epoxy', 'methacrylate', 'light-acrylic'],
   ...['silicone', 'silane', 'solvent', 'pressure-sensitive', 'none', 'unknown'],

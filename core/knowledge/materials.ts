@@ -3,7 +3,7 @@ import { rowsOfColumns } from './columns'
 import columns from './materials.json'
 import type { MaterialClass, MaterialGroup } from './materialSchema'
 
-export type { MaterialClass, MaterialGroup, MaterialTrait } from './materialSchema'
+export type { MaterialClass, MaterialTrait } from './materialSchema'
 export type { FaceState } from './faceStates'
 
 /** What a whole group has in common. */

@@ -10,10 +10,10 @@ import { geometries, type Geometry, type Helper, type LoadMode } from './vocabul
 import wet from './wet-load.json'
 
 /** What practice knows of families on faces: looked up as rules-2.md says, “How the tables are looked up”. */
-export const uses = ['made-for', 'everyday', 'workable', 'odd', 'never'] as const
-export type Use = (typeof uses)[number]
+const uses = ['made-for', 'everyday', 'workable', 'odd', 'never'] as const
+type Use = (typeof uses)[number]
 
-export interface EverydayRow {
+interface EverydayRow {
   a: string
   b: string
   family: string
@@ -241,7 +241,6 @@ export function gapLimit(family: string, helpers: readonly Helper[]): number | n
   return used.length ? Math.max(...used.map(({ gapMaxMm }) => gapMaxMm)) : null
 }
 
-export type Dose = 'dab' | 'bead' | 'line' | 'poured'
 interface DoseRow {
   family: string
   dose: string

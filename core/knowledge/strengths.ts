@@ -72,35 +72,3 @@ export function typicalPairStrength(
   if (!one || !two) return one ? { weaker: 'a', strength: one } : two ? { weaker: 'b', strength: two } : null
   return one.bondMPa <= two.bondMPa ? { weaker: 'a', strength: one } : { weaker: 'b', strength: two }
 }
-
-/**
- * What a family is expected to show on a pair beside the most that any family shows there; capped by the weaker
- * material.
- */
-export interface ShareOfBest {
-  mpa: number
-  bestMPa: number
-  peel: number
-  bestPeel: number
-}
-
-const best = new Map<string, Pick<ShareOfBest, 'bestMPa' | 'bestPeel'>>()
-const shown = (a: string, b: string, family: string): [mpa: number, peel: number] | null => {
-  const [one, two] = [typicalStrength(a, family), typicalStrength(b, family)]
-  if (!one || !two) return null
-  return [Math.min(one.observedMPa, two.observedMPa), Math.min(one.observedPeelNPerMm, two.observedPeelNPerMm)]
-}
-
-/** null where the tables hold no value. */
-export function shareOfBest(a: string, b: string, family: string): ShareOfBest | null {
-  const own = shown(a, b, family)
-  if (!own) return null
-  const key = a < b ? `${a} ${b}` : `${b} ${a}`
-  let most = best.get(key)
-  if (!most) {
-    const all = families.map(({ id }) => shown(a, b, id) ?? [0, 0])
-    most = { bestMPa: Math.max(...all.map(([mpa]) => mpa!)), bestPeel: Math.max(...all.map(([, peel]) => peel!)) }
-    best.set(key, most)
-  }
-  return { mpa: own[0], peel: own[1], ...most }
-}

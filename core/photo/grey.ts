@@ -3,7 +3,7 @@ import { labInto, linearOf, type Lab } from './lab'
 import type { Picture, Point } from './picture'
 
 /** What a grey card sends back of the light, 0…1. */
-export const GREY_CARD = 0.18
+const GREY_CARD = 0.18
 const RADIUS_SHARE = 0.012
 const LEAST_LIGHT = 0.002
 const MOST_LIGHT = 0.98

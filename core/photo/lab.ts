@@ -7,12 +7,6 @@ export const linearOf: Float32Array = Float32Array.from({ length: 256 }, (_, cod
   return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4
 })
 
-/** Linear light 0…1 → sRGB code 0…255, unrounded. */
-export const codeOf = (linear: number): number => {
-  const v = Math.min(1, Math.max(0, linear))
-  return 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055)
-}
-
 // CIE 15: f(t) = t^(1/3) above (6/29)³, straight below; looked up, since a photo asks for it millions of times.
 const STEPS = 4096
 /** Light corrected for its fall may come out brighter than white. */

@@ -57,7 +57,7 @@ const brightnessAt = ({ width, height, data, bytes }: Picture, x: number, y: num
 }
 
 /** The line through points by least squares of their distances. */
-export function lineThrough(points: readonly Point[]): Edge {
+function lineThrough(points: readonly Point[]): Edge {
   const n = points.length
   const [mx, my] = [0, 1].map((c) => points.reduce((sum, one) => sum + one[c]!, 0) / n) as [number, number]
   let [xx, xy, yy] = [0, 0, 0]
@@ -115,7 +115,7 @@ export function edgeNear(picture: Picture, from: Point, to: Point, reach?: numbe
 }
 
 /** Distance of a point from a line, with its side. */
-export const offLine = ({ at, along }: Edge, [x, y]: Point): number => (x - at[0]) * -along[1] + (y - at[1]) * along[0]
+const offLine = ({ at, along }: Edge, [x, y]: Point): number => (x - at[0]) * -along[1] + (y - at[1]) * along[0]
 
 /**
  * How far two edges lie apart, px: the mean over both of how far the middle of the one is from the other.

@@ -1,7 +1,7 @@
 import type { Lab } from './lab'
 
 /** Six numbers of a symmetric 3 × 3 matrix: ll, la, lb, aa, ab, bb. */
-export type Symmetric = readonly [ll: number, la: number, lb: number, aa: number, ab: number, bb: number]
+type Symmetric = readonly [ll: number, la: number, lb: number, aa: number, ab: number, bb: number]
 
 /** A group of colours as a cloud: its middle, how it spreads (covariance), its share. */
 export interface Cloud {

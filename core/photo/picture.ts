@@ -12,8 +12,8 @@ export interface Picture {
 }
 
 /** Larger pictures are scaled down on their way in. */
-export const MOST_PIXELS = 4_000_000
-export const MOST_SIDE = 8192
+const MOST_PIXELS = 4_000_000
+const MOST_SIDE = 8192
 
 /** @throws CodedError wrong-shape where the bytes do not make the picture; out-of-range for a side that none has */
 export function checkPicture({ width, height, data, bytes }: Picture): void {

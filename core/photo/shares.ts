@@ -30,7 +30,7 @@ export interface SharesOptions {
 }
 
 export const OUTSIDE = 255
-export const MOST_GROUPS = 8
+const MOST_GROUPS = 8
 /** Rounds of light and groups in turn. */
 const TURNS = 6
 /** A pixel further from its group than this, against the usual distance, says nothing of the light. */

@@ -47,7 +47,7 @@ function sizeWords(size: CouponSize, was: CouponSize): string {
 }
 
 /** Smaller size, lever, hung weights, water, in this order: what each would make of a load that cannot be read. */
-export function waysToRead(arm: Arm, wish: CouponWish): Mend[] {
+function waysToRead(arm: Arm, wish: CouponWish): Mend[] {
   const mends: Mend[] = []
   const patched = (patch: Partial<Arm>) => (draft: PlanDraft) => withArm(draft, arm.id, patch)
   const byGauge = draftCoupon(wish)

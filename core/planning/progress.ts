@@ -35,7 +35,7 @@ export function curingAt(
 }
 
 /** Words without which the shortlist would judge in the dark. */
-export const keyWords = ['a.material', 'b.material', 'geometry', 'loads', 'heatC', 'water', 'air'] as const
+const keyWords = ['a.material', 'b.material', 'geometry', 'loads', 'heatC', 'water', 'air'] as const
 
 export function openKeyWords(brief: Brief): string[] {
   const value = (path: string) =>

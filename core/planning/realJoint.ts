@@ -11,7 +11,7 @@ import { LEAST_MIX_G } from './mixing'
 import { gramsPerCm2, WASTE } from './needs'
 
 /** Mixes of the build's own joints that are alike: how many, and of each the joints it serves and its weight. */
-export interface RealMix {
+interface RealMix {
   times: number
   joints: number
   grams: number

@@ -5,7 +5,7 @@ import type { Brief } from '../records/joint'
 import { sidesOf } from './newArm'
 
 /** Sheets glued along an edge, as the pages of a book are. */
-export const isPageBlock = ({ geometry }: Pick<Brief, 'geometry'>, a: MaterialClass | null, b: MaterialClass | null) =>
+const isPageBlock = ({ geometry }: Pick<Brief, 'geometry'>, a: MaterialClass | null, b: MaterialClass | null) =>
   geometry === 'edge-strip' && [a, b].every((one) => one !== null && (one.group === 'paper' || one.group === 'textile'))
 
 /** The test that answers one load of the brief, as the joint is shaped: a rod round, an edge as an edge. */

@@ -44,10 +44,10 @@ export function checkPlaces(given: FailurePlaces, path = 'places'): FailurePlace
 }
 
 /** Share (%) of the area in which a part, not the glue, gave way. */
-export const tornShare = (at: FailurePlaces): number => at.tornA + at.tornB
+const tornShare = (at: FailurePlaces): number => at.tornA + at.tornB
 
 /** From this share of torn area on, a reading says "at least" (methods.md 2). */
-export const TORN_SHARE = 50
+const TORN_SHARE = 50
 
 /**
  * What kind of datum a pull is (methods.md 2): a torn part or an unbroken coupon is "at least", loss in handling "at

@@ -2,7 +2,7 @@ import type { Instrument } from '../records/instrument'
 import { STANDARD_GRAVITY, WATER_KG_PER_LITRE } from '../quantities/units'
 
 /** A gauge that reads wrong by more than this is told, as a share. */
-export const OFF_SHARE = 0.03
+const OFF_SHARE = 0.03
 
 export interface GaugeError {
   /** mean of read over true, less one */

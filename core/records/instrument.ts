@@ -8,7 +8,7 @@ export type Separator = (typeof separators)[number]
 const column = z.int().check(z.gte(1), z.lte(20))
 
 /** How an instrument writes a line: where its figures stand, and what they are counted in. */
-export const lineProtocolSchema = z.object({
+const lineProtocolSchema = z.object({
   baud: z.int().check(z.gte(300), z.lte(921_600)),
   separator: z.enum(separators),
   decimal: z.enum(['point', 'comma']),
@@ -35,8 +35,7 @@ export const plainLines: LineProtocol = {
 }
 
 /** How an instrument is reached. */
-export const connections = ['typed', 'serial', 'file', 'simulated'] as const
-export type Connection = (typeof connections)[number]
+const connections = ['typed', 'serial', 'file', 'simulated'] as const
 
 /** What force is read with beside the usual scale: its range, its step, how it is reached, its checks. */
 export const instrumentSchema = z.object({

@@ -19,7 +19,7 @@ import {
 } from './fields'
 
 /** One side of a joint: material (a class id of the tables, or an own material), and the face that is glued. */
-export const sideSchema = z.object({
+const sideSchema = z.object({
   material: z.nullable(id),
   thicknessMm: measure,
   state: z.nullable(z.enum(faceStates)),

@@ -15,7 +15,7 @@ const unitOf = (dimension: Dimension) =>
 const hung = { value: amount, tareKg: optional }
 
 /** What was read, as it was read: enough to work the strength out again. */
-export const rawSchema = z.discriminatedUnion('way', [
+const rawSchema = z.discriminatedUnion('way', [
   z.object({ way: z.literal('gauge'), ...hung, unit: unitOf('force') }),
   z.object({ way: z.literal('mass'), ...hung, unit: unitOf('mass') }),
   z.object({ way: z.literal('water'), ...hung, unit: unitOf('volume') }),
@@ -100,7 +100,7 @@ const placesSchema = z
   )
 
 /** Cells that a painted face may have at most: what is kept of it stays small. */
-export const MOST_CELLS = 2500
+const MOST_CELLS = 2500
 const side = z.int().check(z.gte(1), z.lte(MOST_CELLS))
 /**
  * A broken face as it was painted, as one looks at the face of A: a letter a cell, row by row. A and B torn, a and b
@@ -111,7 +111,7 @@ export const paintedSchema = z
   .check(z.refine(({ columns, rows, cells }) => cells.length === columns * rows, 'a letter for every cell'))
 export type Painted = z.infer<typeof paintedSchema>
 
-export const outcomeSchema = z.discriminatedUnion('end', [
+const outcomeSchema = z.discriminatedUnion('end', [
   z.object({
     end: z.literal('broke'),
     places: placesSchema,

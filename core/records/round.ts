@@ -19,7 +19,7 @@ import {
   words,
 } from './fields'
 
-export const stepKinds = [
+const stepKinds = [
   'ready',
   'prepare-a',
   'prepare-b',
@@ -64,7 +64,7 @@ export type Step = z.infer<typeof stepSchema>
 export const secondRoleIds = ['first-coat', 'rim', 'part'] as const
 export type SecondRole = (typeof secondRoleIds)[number]
 /** A second glue; share: of the bonded faces it is laid on, 0…1. A product that is gone counts as its family. */
-export const secondSchema = z.object({
+const secondSchema = z.object({
   family: id,
   adhesive: z.nullable(id),
   role: z.enum(secondRoleIds),
@@ -108,7 +108,7 @@ export type Procedure = z.infer<typeof procedureSchema>
  * What a coupon goes through after its cure and before its test. amount: °C, °C, cycles, h, days, cycles, weeks; hours:
  * how long it takes.
  */
-export const exposureSchema = z.object({
+const exposureSchema = z.object({
   kind: z.enum(exposureKinds),
   amount: z.number().check(z.gte(-200), z.lte(1e6)),
   hours: z.number().check(z.nonnegative(), z.lte(100_000)),
@@ -207,7 +207,7 @@ export const roundSchema = z.object({
 export type Round = z.infer<typeof roundSchema>
 
 /** When a step was done, and what else was noted of it. */
-export const stampSchema = z.object({
+const stampSchema = z.object({
   step: id,
   at: moment,
   /** who did it */

@@ -3,7 +3,7 @@ import { faceStates } from '../knowledge/faceStates'
 import { id, moment, words } from './fields'
 
 /** What is seen when a scrap is looked at. */
-export const sightings = ['nothing', 'mark', 'spoilt'] as const
+const sightings = ['nothing', 'mark', 'spoilt'] as const
 export type Sighting = (typeof sightings)[number]
 
 const side = z.object({ material: z.nullable(id), state: z.nullable(z.enum(faceStates)) })

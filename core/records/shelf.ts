@@ -26,7 +26,7 @@ export const materialSchema = z.object({ id, owner, name: words, classId: id, th
 export type Material = z.infer<typeof materialSchema>
 
 /** What the label of a product says where it differs from its family; seconds, °C, g/m². */
-export const labelSchema = z.partial(
+const labelSchema = z.partial(
   z.object({
     waitMinS: seconds,
     waitMaxS: seconds,

@@ -19,7 +19,7 @@ export interface JointsToGlue {
 }
 
 /** One evening of it, ms. */
-export interface GluingEvening extends Hours {
+interface GluingEvening extends Hours {
   joints: number
 }
 

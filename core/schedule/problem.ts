@@ -9,7 +9,7 @@ export interface Span {
 }
 
 /** Something done once that serves several pieces: a mix within its pot life, a gun that is hot for the evening. */
-export interface Shared {
+interface Shared {
   key: string
   /** how long it serves after it is done, min; null: for ever */
   lifeMin: number | null

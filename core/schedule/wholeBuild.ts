@@ -12,7 +12,7 @@ export interface BuildPart {
 }
 
 /** An evening's work on one kind of joint, ms. */
-export interface BuildSession extends Hours {
+interface BuildSession extends Hours {
   id: string
   joints: number
 }

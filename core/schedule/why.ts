@@ -5,8 +5,7 @@ import { Board } from './place'
 import { EPS, type Chain, type PlannedStep, type Problem, type ResourceKind, resourceKinds, type Span } from './problem'
 import { search } from './search'
 
-export const constraints = ['windows', 'hands', 'clamps', 'places', 'wait', 'pin', 'session', 'end'] as const
-export type Constraint = (typeof constraints)[number]
+export type Constraint = 'windows' | 'hands' | 'clamps' | 'places' | 'wait' | 'pin' | 'session' | 'end'
 
 /** Why nothing fits: what stands in the way, and the nearest change that helps. */
 export interface Why {

@@ -2,7 +2,7 @@ import { weightOf, type FailureMode } from '../knowledge/weights'
 import type { Reason, Verdict } from './reason'
 
 /** An ordinary, well-made joint of its kind: 10 decibans, ten to one (methods.md 12). */
-export const BASE = 10
+const BASE = 10
 /** Sums beyond these say nothing more. */
 const MOST = 12
 const LEAST = -40
@@ -24,7 +24,7 @@ const SHARED = 0.5
 /** Modes whose reasons are why makers do not reach for a glue. */
 const SAME_CAUSE: readonly FailureMode[] = ['grips', 'carries', 'cures', 'bends', 'material', 'handling']
 
-export interface Push {
+interface Push {
   mode: FailureMode
   /** how far it moves the odds, decibans */
   db: number
@@ -45,7 +45,7 @@ export interface Forecast {
 export const chanceOf = (db: number): number => 1 / (1 + 10 ** (-db / 10))
 
 /** What a reason pushes: what its rule found, else the weight of the table; nothing once own evidence lifted it. */
-export function pushOf(reason: Reason): Push {
+function pushOf(reason: Reason): Push {
   const weight = weightOf(reason.house ? 'house' : reason.rule)
   const { mode } = weight
   if (reason.lifted || reason.verdict === 'note') return { mode, db: 0 }

@@ -20,7 +20,7 @@ function isSo(fact: NonNullable<HouseRule['fact']>, s: Situation): boolean {
 }
 
 /** Whether a rule of the house speaks to this glue on this joint. What is open in the brief lets no rule act. */
-export function houseRuleApplies(rule: HouseRule, s: Situation, subject: Subject): boolean {
+function houseRuleApplies(rule: HouseRule, s: Situation, subject: Subject): boolean {
   if (rule.adhesive !== null && rule.adhesive !== subject.adhesive) return false
   if (rule.family !== null && rule.family !== s.family.id) return false
   if (rule.mechanism !== null && rule.mechanism !== s.family.mechanism) return false

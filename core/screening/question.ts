@@ -82,7 +82,7 @@ export type Question = z.infer<typeof questionSchema>
 const said = <T>(value: boolean | null | undefined, then: T): T | null => (value ? then : null)
 
 /** @throws CodedError not-one-of for an unknown material or adhesive, with its path */
-export function situationOfQuestion(question: Question): Situation {
+function situationOfQuestion(question: Question): Situation {
   const { joint } = question
   const n = joint.needs ?? {}
   const materialOf = (id: string | null, path: string) => (id === null ? null : materialClassOf(id, path))

@@ -122,7 +122,7 @@ export const slowerFullS = ({ family, second }: Pick<Situation, 'family' | 'seco
   Math.max(family.fullS, second?.family.fullS ?? 0)
 
 /** From the brief's size: the deepest point of a closed joint lies half of its smaller side from the edge. */
-export function halfWidthMm(brief: Pick<Brief, 'edgeMm' | 'widthMm' | 'lengthMm'>): number | null {
+function halfWidthMm(brief: Pick<Brief, 'edgeMm' | 'widthMm' | 'lengthMm'>): number | null {
   const { edgeMm, widthMm, lengthMm } = brief
   if (edgeMm !== null) return edgeMm
   const smaller = widthMm !== null && lengthMm !== null ? Math.min(widthMm, lengthMm) : (widthMm ?? lengthMm)

@@ -34,7 +34,7 @@ function closedForm(group: Group, sigma: number, m0: number): Conditional {
 }
 
 /** ln of prior times likelihood in μ, with its slope; every term is log-concave. */
-export function curveOf(group: Group, sigma: number, m0: number): LogCurve {
+function curveOf(group: Group, sigma: number, m0: number): LogCurve {
   const priorLog = -0.5 * LN_2PI - Math.log(PRIOR_SD)
   const exactLog = -(group.exact / 2) * LN_2PI - group.exact * Math.log(sigma) - group.squares / (2 * sigma ** 2)
   return (mu) => {

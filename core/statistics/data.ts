@@ -21,7 +21,7 @@ export interface Group {
  * Where a reading stands on the log scale, for the prior's middle: its value, its bound, or the geometric mid
  * (methods.md 3).
  */
-export function lnMiddle(reading: Datum): number {
+function lnMiddle(reading: Datum): number {
   switch (reading.kind) {
     case 'exact':
       return Math.log(reading.value)

@@ -77,7 +77,7 @@ export function phiCdf(z: number): number {
 export const logDensity = (z: number): number => -0.5 * z * z - LN_SQRT_2PI
 
 /** ln(e^a − e^b) for a > b, without cancellation. */
-export function logDifference(a: number, b: number): number {
+function logDifference(a: number, b: number): number {
   const gap = b - a
   return a + (gap > -LN2 ? Math.log(-Math.expm1(gap)) : Math.log1p(-Math.exp(gap)))
 }

@@ -3,7 +3,7 @@ import { COARSE } from './mesh'
 import { grouped, type Group, type ModelReading } from './data'
 
 /** Prior of the common scatter: σ ~ LogNormal(ln 0.25, 0.5) (methods.md 3). */
-export const SCATTER_PRIOR = { lnMedian: Math.log(0.25), sd: 0.5 }
+const SCATTER_PRIOR = { lnMedian: Math.log(0.25), sd: 0.5 }
 
 /** The posterior on an even grid in s = ln σ; conditionals[k][g] is procedure g's μ at sigma[k]. */
 export interface Posterior {

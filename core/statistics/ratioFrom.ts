@@ -1,7 +1,7 @@
 import type { RatioSummary } from './analyse'
 
 /** The same comparison seen from the other side: quantiles of 1/r are those of r, turned round. */
-export const turned = (ratio: RatioSummary): RatioSummary => ({
+const turned = (ratio: RatioSummary): RatioSummary => ({
   of: ratio.to,
   to: ratio.of,
   median: 1 / ratio.median,

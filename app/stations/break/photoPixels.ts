@@ -1,7 +1,7 @@
 import type { Picture } from '../../../core/photo/picture'
 
 /** The longer side of a photo on its way in, px: more tells nothing more of a face of some centimetres. */
-export const LONGEST_PX = 1600
+const LONGEST_PX = 1600
 
 /** A photo as it is kept and as it is read: scaled down once, for both. */
 export interface Taken {

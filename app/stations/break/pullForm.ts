@@ -155,7 +155,7 @@ export const keptTrace = (
 const readsMean = (test: TestId): boolean => formulaOf(test)?.id === 'peel'
 
 /** @throws CodedError naming the field */
-export function sizeFrom(form: PullForm): CouponSize {
+function sizeFrom(form: PullForm): CouponSize {
   return Object.fromEntries(
     Object.entries(form.size).map(([key, text]) => {
       const area = key === 'areaMm2'
@@ -245,7 +245,7 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
 const hasPlaces = (form: PullForm) => places.some((place) => form.places[place] > 0)
 
 /** @throws CodedError when nobody has said where it let go, or why the test went wrong */
-export function outcomeFrom(form: PullForm, test: TestId, bench: Bench): OutcomeRecord {
+function outcomeFrom(form: PullForm, test: TestId, bench: Bench): OutcomeRecord {
   switch (form.end) {
     case 'held':
       return { end: 'held' }
@@ -273,7 +273,7 @@ export function outcomeFrom(form: PullForm, test: TestId, bench: Bench): Outcome
 }
 
 /** Wet glue, faults and handling losses may come without a load. */
-export const loadOptional = (end: End): boolean => end === 'wet' || end === 'fault' || end === 'handling'
+const loadOptional = (end: End): boolean => end === 'wet' || end === 'fault' || end === 'handling'
 
 const nothingTyped = (form: PullForm) =>
   form.way === 'hands'

@@ -36,7 +36,7 @@ export const latestDecisions = (bench: Store): Decision[] =>
   bench.all('joint').flatMap(({ id }) => latestDecision(bench, id) ?? [])
 
 /** What was pulled after exposures and may say something of a procedure's real joint. */
-export const pulledAfter = (
+const pulledAfter = (
   { round, coupons, readings }: Pick<JointView, 'round' | 'coupons' | 'readings'>,
   arm: Arm,
   procedure: Procedure,

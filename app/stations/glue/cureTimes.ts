@@ -30,7 +30,7 @@ export interface OtherTime {
 }
 
 /** Looks at the pieces of a procedure that are closed. */
-export function lookedOf(bench: Store, view: JointView, procedure: Procedure): Looked[] {
+function lookedOf(bench: Store, view: JointView, procedure: Procedure): Looked[] {
   return view.coupons.flatMap((coupon): Looked[] => {
     const closed = coupon.procedure === procedure.id ? closedAt(coupon, procedure) : null
     return closed === null ? [] : [{ closed, checks: bench.of('cureCheck', coupon.id) }]
@@ -48,7 +48,7 @@ export const settingParts = ({ brief, room, adhesives, stock, houseRules, scraps
 ]
 
 /** The glue as it cures in this joint and room now, and by own looks. */
-export function cureNow(bench: Store, view: JointView, procedure: Procedure, setting: Setting) {
+function cureNow(bench: Store, view: JointView, procedure: Procedure, setting: Setting) {
   const situation = adviceRemembered(procedure, setting)?.situation
   if (!situation?.cure.cures) return null
   const { family } = situation

@@ -12,7 +12,7 @@ export const tones: Record<Verdict, { tone: Tone; word: string }> = {
 }
 
 /** On what a piece of advice rests, and what outranks it. */
-export function sourceOf(reason: Reason): string {
+function sourceOf(reason: Reason): string {
   if (reason.house) return `Rule of the house, resting on: ${reason.grade}. Evidence: ${reason.basis}.`
   if (reason.rule === 'own-evidence')
     return `Own test: ${reason.basis}. It outranks the rules that a plain pull answers.`

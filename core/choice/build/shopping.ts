@@ -8,7 +8,7 @@ import type { StockItem } from '../../records/shelf'
 import { packDaysLeft } from '../../situation/packs'
 
 /** Kept back for joints that go wrong, as a share of what they take. */
-export const SPARE = 0.1
+const SPARE = 0.1
 
 /** A decided joint, and how many of its kind are still to be glued. */
 export interface JointToBuy {

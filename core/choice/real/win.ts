@@ -11,7 +11,7 @@ export const WANTED_TIMES = 3
 const [MOST, LEAST] = [50, 0.02]
 
 /** The joint made larger or smaller along one side. */
-export interface OtherSize {
+interface OtherSize {
   /** which side of the bonded face is changed */
   side: 'length' | 'width'
   mm: number

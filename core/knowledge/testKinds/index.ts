@@ -1,7 +1,7 @@
 import type { LoadMode } from '../vocabulary'
 import { bend, drop, flex, layFlat, proof } from './counted'
 import { looks, spot, work } from './graded'
-import type { Counting, CouponSize, Formula, Grading, TestKind } from './kind'
+import type { Counting, Formula, Grading, TestKind } from './kind'
 import { trims } from './lost'
 import { cleavage, pagePull, peel180, peel90, tPeel } from './peel'
 import { lapShear } from './shear'
@@ -72,16 +72,6 @@ export const formulas = new Map(
   }),
 )
 export const forceTests = [...formulas.keys()] as [ForceTest, ...ForceTest[]]
-
-/** The size that the test misses on a coupon, as the error that says so; null where all it needs is there. */
-export function sizeFault(test: TestId, size: CouponSize): unknown {
-  try {
-    formulaOf(test)?.strength(1, size)
-    return null
-  } catch (error) {
-    return error
-  }
-}
 
 /** Whether each side bends; null where its material is open. */
 export interface Sides {

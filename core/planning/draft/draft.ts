@@ -14,7 +14,7 @@ export interface Demanded extends Demand {
 }
 
 /** All that a procedure must do here: the glue's usual way, and what the advice asks for. */
-export function allDemands(s: Situation, reasons: readonly Reason[], more: readonly Demanded[] = []): Demanded[] {
+function allDemands(s: Situation, reasons: readonly Reason[], more: readonly Demanded[] = []): Demanded[] {
   const usual = usualDemands(s).map((demand) => ({ ...demand, rule: null }))
   const asked = reasons.flatMap((reason) => demandsOf(s, reason).map((demand) => ({ ...demand, rule: reason.rule })))
   const second = secondDemands(s).map((demand) => ({ ...demand, rule: null }))

@@ -6,7 +6,7 @@ import { type Dab, has, is, needs, type Situation, someFace } from '../../situat
 import { isCa, isTextile, styreneFoam } from './kinds'
 
 /** What speaks against a dab glue on these faces; the same facts as its own rules, without calling them. */
-export function dabFault(dab: Dab, s: Situation): string | null {
+function dabFault(dab: Dab, s: Situation): string | null {
   const face = (test: Parameters<typeof someFace>[1]) => someFace(s, test)
   if (dab === 'ca-gel') {
     if (face(styreneFoam)) return 'instant glue eats polystyrene foam'

@@ -10,7 +10,6 @@ export const soluble = is('dissolves')
 export const meltable = is('melts')
 /** Plastics that give off acid or worse when overheated. */
 export const fumesWhenHot = is('acid-fume')
-export const barrier = (material: MaterialClass): boolean => material.vapourBarrier
 export const isPrint = (material: MaterialClass): boolean => material.group === 'print'
 export const isTextile = (material: MaterialClass): boolean => material.group === 'textile'
 export const isPaper = (material: MaterialClass): boolean => material.group === 'paper'

@@ -6,7 +6,7 @@ import type { Side } from '../../../../core/records/joint'
 import type { Choice } from '../words/ChoiceList.vue'
 import type { WordDef } from './wordDef'
 
-export const stateChoices: Choice[] = faceStates.map((value) => ({ value, word: stateWords[value] ?? value }))
+const stateChoices: Choice[] = faceStates.map((value) => ({ value, word: stateWords[value] ?? value }))
 
 /** Words of one side, by their field; A and B stand in the label. */
 export const sideWords = (side: 'A' | 'B', material: MaterialClass | null) =>

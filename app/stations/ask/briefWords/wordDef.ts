@@ -5,7 +5,7 @@ import type { Choice } from '../words/ChoiceList.vue'
  * What can stand in one place of the sentence. `ask` is shown while it is open, `label` is for those who do not see the
  * sentence.
  */
-export interface Said {
+interface Said {
   label: string
   ask: string
   /** in the history: “H1: shape” */
