@@ -23,6 +23,31 @@ test('the demo bench opens at the first visit, is reset and removed without touc
   await expect(page.locator('.lines li')).toContainText('Mine')
 })
 
+test('a bench gets another name: head, list and the other tab follow, none is refused, undo takes it back', async ({
+  page,
+  context,
+}) => {
+  await openBench(page, demoServer)
+  const other = await context.newPage()
+  await other.goto(demoServer)
+  await page.goto(`${demoServer}/benches`)
+  await page.getByRole('button', { name: 'Rename Lantern heron' }).click()
+  const field = page.getByLabel('The bench is called')
+  await field.fill('  ')
+  await field.press('Enter')
+  await expect(page.getByRole('status').getByText('Give the bench a name')).toBeVisible()
+  await field.fill('Lantern crane')
+  await page.getByRole('button', { name: 'Keep this name' }).click()
+  await expect(field).toBeHidden()
+  await expect(page.locator('main li strong')).toHaveText('Lantern crane')
+  await expect(page.locator('header')).toContainText('Lantern crane')
+  await expect(other.locator('header')).toContainText('Lantern crane')
+  await page.reload()
+  await expect(page.locator('main li strong')).toHaveText('Lantern crane')
+  await page.getByRole('button', { name: 'Undo' }).first().click()
+  await expect(page.locator('main li strong')).toHaveText('Lantern heron')
+})
+
 test('a bench file goes out and comes in; newer and damaged ones are refused whole', async ({ page }, info) => {
   await openBench(page, demoServer)
   await page.getByRole('button', { name: 'Menu' }).click()

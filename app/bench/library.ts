@@ -137,6 +137,13 @@ async function whileAdding(id: string, work: () => Promise<void>): Promise<void>
 export const addEmptyBench = (name: string): Promise<string> =>
   addBench({ ...noTables(), bench: [emptyBench(NEW_BENCH, name, now())] })
 
+/** On the list a bench is called what it calls itself: renamed, undone, or renamed in another tab. */
+export async function listAs(id: string, name: string): Promise<void> {
+  const listed = (await readIndex()).benches.find((one) => one.id === id)
+  if (listed && listed.name !== name)
+    await changeIndex((index) => index.benches.forEach((bench) => bench.id === id && (bench.name = name)))
+}
+
 /**
  * Takes a bench, all its records and its second copy out of this browser.
  * @param replacedBy the bench that takes its place (a reset), already stored

@@ -4,6 +4,7 @@ import { lazyPart } from '../look/piece'
 import { useRoute, useRouter } from 'vue-router'
 import { now } from '../bench/clock'
 import { noteFault } from '../bench/happened'
+import { listAs } from '../bench/library'
 import { useBench } from '../bench/store'
 import PanelGuard from '../look/PanelGuard.vue'
 import { panelHelp } from '../look/panelHelp'
@@ -71,6 +72,10 @@ watch(
   () => [route.meta['title'], bench.bench?.name],
   ([title, name]) => (document.title = [title, name, 'Paste Bench'].filter(Boolean).join(' · ')),
   { immediate: true },
+)
+watch(
+  () => bench.bench?.name,
+  (name) => bench.id && name && listAs(bench.id, name).catch((error: unknown) => noteFault(error, now())),
 )
 </script>
 

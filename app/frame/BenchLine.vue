@@ -6,17 +6,25 @@ import ActButton from '../look/ActButton.vue'
 import { momentName } from '../look/figures'
 
 /** One bench of this browser: opened, put back as it was, or taken away after a second look. */
-defineProps<{
+const props = defineProps<{
   one: BenchListing
   isOpen: boolean
   /** why it could not be opened */
   broken: string | undefined
   open: () => Promise<void>
+  /** keeps another name of the open bench */
+  rename: (name: string) => Promise<void>
   reset: () => Promise<void>
   away: () => Promise<void>
 }>()
 const now = useMinute()
 const leaving = ref(false)
+const name = ref<string | null>(null)
+async function keepName() {
+  const typed = name.value!.trim()
+  await props.rename(typed)
+  if (props.one.name === typed) name.value = null
+}
 </script>
 
 <template>
@@ -32,11 +40,20 @@ const leaving = ref(false)
       <ActButton v-if="!isOpen" class="alt" :act="open"
         >Open<span class="visually-hidden"> {{ one.name }}</span></ActButton
       >
+      <v-btn v-else class="quiet" :aria-expanded="name !== null" @click="name = name === null ? one.name : null"
+        >Rename<span class="visually-hidden"> {{ one.name }}</span></v-btn
+      >
       <ActButton v-if="one.kind === 'demo'" class="quiet" :act="reset">Reset the demo</ActButton>
       <v-btn class="quiet" @click="leaving = true"
         >Take away<span class="visually-hidden"> {{ one.name }}</span></v-btn
       >
     </div>
+    <form v-if="name !== null" class="acts whole" @submit.prevent="keepName">
+      <label class="field"
+        ><span>The bench is called</span><input v-model="name" class="plain" maxlength="80" autofocus
+      /></label>
+      <v-btn class="alt" type="submit">Keep this name</v-btn>
+    </form>
     <div v-if="leaving" class="sure" role="alert">
       <span
         >All of “{{ one.name }}” goes out of this browser for good. Save a bench file first if you may want it
@@ -63,6 +80,10 @@ li {
   flex-wrap: wrap;
   gap: 10px;
   align-items: center;
+}
+.whole {
+  flex-basis: 100%;
+  align-items: end;
 }
 .sure {
   flex-basis: 100%;

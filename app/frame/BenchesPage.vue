@@ -15,7 +15,7 @@ import {
   type BenchListing,
 } from '../bench/library'
 import { copies, type Copy } from '../bench/secondCopy'
-import { useBench } from '../bench/store'
+import { editOf, useBench } from '../bench/store'
 import { useAct } from '../look/act'
 import ActButton from '../look/ActButton.vue'
 import FileButton from '../look/FileButton.vue'
@@ -81,6 +81,15 @@ const open = trying(async (id: string) => {
 const start = trying(async () => {
   if (!name.value.trim()) return say('Give the bench a name first, such as the thing you build.', true)
   await open(await addEmptyBench(name.value.trim().slice(0, 80)))
+})
+/** The open bench by its name of now; the list follows a moment later. */
+const named = (one: BenchListing): BenchListing =>
+  one.id === bench.id && bench.bench ? { ...one, name: bench.bench.name } : one
+const rename = trying(async (typed: string) => {
+  const called = typed.trim()
+  if (!called) return say('Give the bench a name, such as the thing you build.', true)
+  if (called === bench.bench!.name) return
+  if (await bench.edit(`Bench: ${called}`, [editOf('bench', bench.bench!, { name: called })])) say('')
 })
 const { run: startOnce, busy: starting } = useAct(start)
 async function readIn(file: File) {
@@ -150,10 +159,11 @@ const useful = computed(() =>
       <BenchLine
         v-for="one in benches"
         :key="one.id"
-        :one="one"
+        :one="named(one)"
         :is-open="one.id === bench.id"
         :broken="broken[one.id]"
         :open="() => open(one.id)"
+        :rename="rename"
         :reset="() => resetDemo(one)"
         :away="() => takeAway(one.id, one.name)"
       />
@@ -175,7 +185,7 @@ const useful = computed(() =>
     />
     <form class="new" @submit.prevent="startOnce">
       <label class="field"
-        ><span>A new, empty bench</span><input v-model="name" class="plain" placeholder="Puppet theatre"
+        ><span>A new, empty bench</span><input v-model="name" class="plain" maxlength="80" placeholder="Puppet theatre"
       /></label>
       <v-btn class="go" type="submit" :aria-busy="starting || undefined">Start this bench</v-btn>
     </form>

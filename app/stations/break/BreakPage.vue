@@ -96,6 +96,7 @@ useKey('log', () => void log())
               @tap="(at) => tapPlace(form, at)"
             />
           </div>
+          <p class="goggles"><b class="careful">Goggles on.</b> {{ PULLING_CAUTION }}</p>
           <p v-for="line in direction ? [] : kind.how" :key="line" class="small">{{ line }}</p>
         </div>
         <div class="reading">
@@ -114,7 +115,6 @@ useKey('log', () => void log())
             :planned="plannedSize"
             :logged="logged !== null"
           />
-          <p class="goggles"><b class="careful">Goggles on.</b> {{ PULLING_CAUTION }}</p>
         </div>
       </div>
       <HowItEnded
@@ -192,7 +192,7 @@ useKey('log', () => void log())
   margin-bottom: 10px;
 }
 .goggles {
-  margin-top: 8px;
+  margin-bottom: 8px;
   font-size: 0.9375rem;
 }
 .reading {
