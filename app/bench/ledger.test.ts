@@ -304,6 +304,19 @@ describe('a bench that is gone or broken', () => {
     await expect(opened(place)).rejects.toMatchObject({ code: 'bench-gone' })
   })
 
+  it('is opened where its tables are rows, as before, and not where the text of one is cut off', async () => {
+    const place = await fresh()
+    const key = 'table:adhesive:1'
+    const text = place.cells.get(key) as string
+    place.cells.set(key, JSON.parse(text))
+    const old = (await opened(place)).records.all('adhesive')
+    expect(old.length).toBeGreaterThan(0)
+    place.cells.set(key, text)
+    expect((await opened(place)).records.all('adhesive')).toEqual(old)
+    place.cells.set(key, text.slice(0, -20))
+    await expect(opened(place)).rejects.toMatchObject({ code: 'bench-damaged' })
+  })
+
   it('fails loudly when the entry before its own is missing', async () => {
     const place = await fresh()
     const ledger = await opened(place)
