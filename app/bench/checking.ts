@@ -13,7 +13,7 @@ let loading: Promise<Check> | null = null
 export const loadCheck = (): Promise<Check> =>
   (loading ??= Promise.all([
     piece(() => import('../../core/records/check')),
-    piece(() => import('../../core/readings/contradiction')),
+    piece(() => import('../../core/readings/checkReadings')),
   ]).then(
     ([{ checkEntry }, { checkReadings }]) =>
       (entry, records) => {

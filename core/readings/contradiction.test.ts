@@ -3,7 +3,8 @@ import { insert, update } from '../records/entry'
 import type { RecordReader } from '../records/integrity'
 import { readingSchema, type Raw, type Reading } from '../records/reading'
 import type { TestId } from '../knowledge/testKinds'
-import { checkReadings, contradictionOf } from './contradiction'
+import { checkReadings } from './checkReadings'
+import { contradictionOf } from './contradiction'
 
 const places = { tornA: 0, offA: 0, glue: 100, offB: 0, tornB: 0 }
 const gauge: Raw = { way: 'gauge', value: 20, unit: 'N' }
