@@ -3,7 +3,7 @@
 import { chromium, type Page } from '@playwright/test'
 import { yearBench } from '../demo/year'
 import { browserOptions, serveBuilt } from './served'
-import { changeTo, heap, packageAs, pagesOf, readIn } from './yearUse'
+import { changeTo, heap, opening, packageAs, pagesOf, readIn } from './yearUse'
 
 const MINUTE_MS = 60_000
 const MINUTES = Number(process.argv[2] ?? 60)
@@ -51,8 +51,7 @@ try {
     console.error(error)
   })
   await readIn(page, file)
-  await page.goto('/')
-  await page.locator('main li').first().waitFor({ timeout: 60_000 })
+  await opening(page)
   const session = await context.newCDPSession(page)
   const begun = Date.now()
   const sizes: number[] = []

@@ -4,7 +4,7 @@ import { chromium, type Page } from '@playwright/test'
 import { aYear, yearBench } from '../demo/year'
 import { buildDemoBench } from '../demo/bench'
 import { browserOptions, serveBuilt } from './served'
-import { changeTo, heap, packageAs, pagesOf, readIn } from './yearUse'
+import { changeTo, heap, opening, packageAs, pagesOf, readIn } from './yearUse'
 
 const now = Date.now()
 /** Pages changed in ten minutes and in an hour of work, one every three seconds. */
@@ -52,13 +52,6 @@ async function change(page: Page, path: string): Promise<Change> {
       tasks: tasks.filter(({ startTime }) => startTime > first).map(({ duration }) => Math.round(duration)),
     }
   }, path)
-}
-
-/** From the start of loading to the list of joints, ms. */
-async function opening(page: Page): Promise<number> {
-  await page.goto('/')
-  await page.locator('main li').first().waitFor({ timeout: 60_000 })
-  return page.evaluate(() => Math.round(performance.now()))
 }
 
 /** The first count of all pulls after a start: how long it takes, and what blocks the page meanwhile, ms. */

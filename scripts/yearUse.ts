@@ -28,6 +28,13 @@ export async function readIn(page: Page, file: string): Promise<void> {
   await page.waitForTimeout(4000)
 }
 
+/** From the start of loading to the list of joints, ms. */
+export async function opening(page: Page): Promise<number> {
+  await page.goto('/')
+  await page.locator('main li').first().waitFor({ timeout: 60_000 })
+  return page.evaluate(() => Math.round(performance.now()))
+}
+
 /** To another page, as a link of the app would go. */
 export const changeTo = (page: Page, path: string): Promise<void> =>
   page.evaluate((to) => {

@@ -34,8 +34,8 @@ const asideKey = (seq: number) => `aside:${String(seq).padStart(9, '0')}`
 const tableKey = (table: TableName, generation: number) => `table:${table}:${generation}`
 
 /**
- * A table is kept as one text: a browser takes a tenth of a second to make ten thousand rows of its own form of them,
- * and a third of that of a text. Benches from before have the rows themselves.
+ * A table is kept as one text: a browser makes rows of it in about half the time that it needs for rows of its own
+ * form. Benches from before have the rows themselves.
  */
 const asText = (rows: readonly AnyRecord[]): string => JSON.stringify(rows)
 function asRows(stored: unknown, name: TableName): AnyRecord[] {

@@ -12,7 +12,7 @@ const props = defineProps<{
   /** why it could not be opened */
   broken: string | undefined
   open: () => Promise<void>
-  /** keeps another name of the open bench */
+  /** keeps another name of the open bench, without space about it; an empty one is refused */
   rename: (name: string) => Promise<void>
   reset: () => Promise<void>
   away: () => Promise<void>

@@ -85,8 +85,7 @@ const start = trying(async () => {
 /** The open bench by its name of now; the list follows a moment later. */
 const named = (one: BenchListing): BenchListing =>
   one.id === bench.id && bench.bench ? { ...one, name: bench.bench.name } : one
-const rename = trying(async (typed: string) => {
-  const called = typed.trim()
+const rename = trying(async (called: string) => {
   if (!called) return say('Give the bench a name, such as the thing you build.', true)
   if (called === bench.bench!.name) return
   if (await bench.edit(`Bench: ${called}`, [editOf('bench', bench.bench!, { name: called })])) say('')

@@ -46,7 +46,7 @@ watch(
   pointer-events: auto;
 }
 @media (max-width: 700px) {
-  /* above the stations, and above the next word where one is asked, the act that waits for the thumb */
+  /* above the stations, and above the next word or the act that waits there for the thumb */
   .notice-place {
     left: 12px;
     right: 12px;

@@ -19,10 +19,10 @@ vi.stubGlobal('print', () => {})
 
 const NOW = Date.parse('2026-11-24T18:00:00')
 /**
- * Every so manyth text is tried in a field, another one first in each: five. `HOSTILE_EVERY=5` tries forty (ten
+ * Every so manyth text is tried in a field, another one first in each: ten. `HOSTILE_EVERY=5` tries forty (ten
  * minutes), 1 all two hundred.
  */
-const EVERY = Number(process.env['HOSTILE_EVERY'] ?? 40)
+const EVERY = Number(process.env['HOSTILE_EVERY'] ?? 20)
 
 /** Joints of the demo bench that stand at different stations: pulled, being glued, a draft, only asked. */
 const joints = ['h2', 'h3', 'h5', 'h4']
