@@ -49,19 +49,19 @@ describe('the simulated instruments', () => {
     expect(said.every(({ simulated }) => simulated)).toBe(true)
     expect(said[0]!.tempC).toBeCloseTo(9, 0)
     expect(said.at(-1)!.rh).toBeLessThan(75)
-  }, 20_000)
+  })
 
   it('pull a coupon whose peak is what it carries, and end', async () => {
     const said = await events(`${await base()}/gauge?test=lap-shear&forceN=87&speed=50`, (one) => one.end === true)
     const peak = Math.max(...said.flatMap(({ samples }) => samples.map(({ n }) => n)))
     expect(Math.abs(peak / 87 - 1)).toBeLessThan(0.03)
-  }, 20_000)
+  })
 
   it('stop at the limit of the gauge and say so', async () => {
     const said = await events(`${await base()}/gauge?forceN=87&limitN=50&speed=50`, (one) => one.end === true)
     expect(said.some(({ overload }) => overload)).toBe(true)
     expect(Math.max(...said.flatMap(({ samples }) => samples.map(({ n }) => n)))).toBeLessThanOrEqual(50)
-  }, 20_000)
+  })
 
   it('take no more streams than a bench has use for, and take one again when another ends', async () => {
     const url = `${await base()}/climate`
@@ -73,5 +73,5 @@ describe('the simulated instruments', () => {
     stops[0]!.abort()
     await expect.poll(async () => (await fetch(url, { signal: AbortSignal.timeout(2000) })).status).toBe(200)
     stops.slice(1).forEach((one) => one.abort())
-  }, 20_000)
+  })
 })

@@ -9,6 +9,7 @@ import type { EvidenceInput } from '../workers/protocol'
 import { loadCheck } from './checking'
 import { useEvidence } from './evidence'
 import { useBench } from './store'
+import { eventually } from '../testing/eventually'
 
 const { asked } = vi.hoisted(() => ({ asked: [] as EvidenceInput[] }))
 vi.mock('../workers/client', () => ({
@@ -28,8 +29,7 @@ function opened() {
   return { ...scope.run(useEvidence)!, leave: () => scope.stop() }
 }
 /** On a machine with other work too, which takes its time. */
-const counted = ({ counting }: ReturnType<typeof useEvidence>) =>
-  vi.waitFor(() => expect(counting.value).toBe(false), { timeout: 30_000 })
+const counted = ({ counting }: ReturnType<typeof useEvidence>) => eventually(() => expect(counting.value).toBe(false))
 const roundsAsked = () => asked.flatMap((input) => input.tables.round.map(({ id }) => id))
 
 describe('the pulls of a large bench', () => {

@@ -3,6 +3,7 @@ import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { buildDemoBench } from '../../demo/bench'
 import { mountAt, press, shown } from '../testing/mountAt'
+import { eventually } from '../testing/eventually'
 
 vi.mock('../workers/client', async () => (await import('../testing/noWorker')).workerHere())
 
@@ -20,7 +21,7 @@ describe('the build as a whole', () => {
     expect(rows[0]).toMatch(/H1.*Milky contact, water.*2\.07 times.*36 of 36/)
     expect(mounted.wrapper.text()).toMatch(/since nothing is decided: H2, H3, H4, H5/)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('buys the packs that are missing for what is left, and none once all are glued', async () => {
     const tables = buildDemoBench(NOW)
@@ -40,7 +41,7 @@ describe('the build as a whole', () => {
     expect(mounted.wrapper.find('[data-buy]').exists()).toBe(false)
     expect(mounted.wrapper.text()).toMatch(/Nothing is left to be glued/)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('reckons the evenings back from the day, all joints of them, and says when they do not fit', async () => {
     const mounted = await mountAt(buildDemoBench(NOW), '/build')
@@ -53,10 +54,10 @@ describe('the build as a whole', () => {
     tables.build[0]!.inServiceBy = soon
     tables.joint.forEach((joint) => (joint.brief.inServiceBy = null))
     const late = await mountAt(tables, '/build')
-    await vi.waitFor(() => expect(late.wrapper.text()).toMatch(/H1 does not fit any more/), { timeout: 20_000 })
+    await eventually(() => expect(late.wrapper.text()).toMatch(/H1 does not fit any more/))
     mounted.wrapper.unmount()
     late.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('takes along what mends each decided joint within minutes, with the cautions before it', async () => {
     const mounted = await mountAt(buildDemoBench(NOW), '/build')
@@ -67,7 +68,7 @@ describe('the build as a whole', () => {
     expect(kit).toMatch(/may serve for the day/)
     expect(kit).not.toMatch(/\bsafe\b/)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('is called, dated and paid for as the maker says; bad money is a sentence', async () => {
     const mounted = await mountAt(buildDemoBench(NOW), '/build')
@@ -86,5 +87,5 @@ describe('the build as a whole', () => {
     await flushPromises()
     expect(mounted.bench.all('build')[0]).toMatchObject({ name: 'Big heron', inServiceBy: '2027-02-01', budget: 75 })
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 })

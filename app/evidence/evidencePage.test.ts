@@ -36,7 +36,7 @@ describe('the evidence page', () => {
     await flushPromises()
     expect(mounted.wrapper.find('#why').text()).toMatch(/Borrowed from your other tests, not tested on this pair/)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('narrows to a glue or a material, and to one’s own or others’ pulls', async () => {
     const mounted = await mountAt(buildDemoBench(NOW), '/evidence')
@@ -51,7 +51,7 @@ describe('the evidence page', () => {
     await mounted.wrapper.find('.filter input').setValue('zzz')
     expect(mounted.wrapper.text()).toContain('Nothing here has “zzz”')
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('holds forecasts to account, and hunches, by what the decision kept', async () => {
     const tables = buildDemoBench(NOW)
@@ -74,7 +74,7 @@ describe('the evidence page', () => {
     const mean = sum.reduce((total, one) => total + one, 0) / sum.length
     expect(figureAfter(text, /Score/)).toBeCloseTo(mean, 2)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('notes what somebody said, and says whether it was tested', async () => {
     const mounted = await mountAt(buildDemoBench(NOW), '/evidence')
@@ -99,7 +99,7 @@ describe('the evidence page', () => {
     await flushPromises()
     expect(mounted.bench.all('said')).toHaveLength(2)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('of an empty bench says what comes here', async () => {
     const tables = buildDemoBench(NOW)
@@ -108,5 +108,5 @@ describe('the evidence page', () => {
     expect(mounted.wrapper.text()).toMatch(/Nothing to hold to account yet/)
     expect(mounted.errors).toEqual([])
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 })

@@ -7,6 +7,7 @@ import { emptyBench } from '../../core/records/emptyBench'
 import { noTables } from '../../core/records/tables'
 import { UNDO_DEPTH } from '../bench/ledger'
 import { mountAt, press } from '../testing/mountAt'
+import { eventually } from '../testing/eventually'
 
 const { saved } = vi.hoisted(() => ({ saved: [] as { name: string; text: string }[] }))
 vi.mock('./saveFile', async (original) => ({
@@ -31,7 +32,7 @@ describe('the history', () => {
     expect(wrapper.findAll('li').at(-1)!.text()).toContain('HYPERLINK')
 
     await press(mounted, /Save all of it as CSV/)
-    await vi.waitFor(() => expect(saved).toHaveLength(1))
+    await eventually(() => expect(saved).toHaveLength(1))
     expect(saved[0]!.name).toMatch(/^owl-mask-\d{4}-\d\d-\d\d-history\.csv$/)
     const { data } = Papa.parse<string[]>(saved[0]!.text.slice(1).trim())
     expect(data[0]).toEqual(['id', 'when', 'change', 'records'])

@@ -113,5 +113,5 @@ describe('a port', () => {
     await expect.poll(() => heard.ended.length, { timeout: 10_000 }).toBe(1)
     expect(heard.lines.filter(Boolean)).toEqual(['1.5 N', '2.5 N', '3.5 N', '4.5 N', '5.5 N'])
     expect(heard.ended[0]).toMatch(/stopped sending/)
-  }, 30_000)
+  })
 })

@@ -8,6 +8,7 @@ import { packageBytes, readAnyBench } from '../bench/packageFile'
 import { mountAt, press, shown, type Mounted } from '../testing/mountAt'
 import { handOver, takeHanded } from './handed'
 import { EVENING_OVER, wantsFile } from './lastFile'
+import { eventually } from '../testing/eventually'
 
 vi.mock('../workers/client', async () => (await import('../testing/noWorker')).workerHere())
 
@@ -50,7 +51,7 @@ describe('putting another bench to this one', () => {
     await clash(/heat/).find('input[value="there"]').setValue(true)
     await clash(/note/).find('input[value="there"]').setValue(true)
     await press(mounted, /^Put the two together$/)
-    await vi.waitFor(() => expect(wrapper.text()).toMatch(/Undo takes all of it back/))
+    await eventually(() => expect(wrapper.text()).toMatch(/Undo takes all of it back/))
     const joint = bench.get('joint', 'h1')!
     expect(joint.name).toBe('Rib to wing cloth')
     expect(joint.brief.heatC).toBe(55)
@@ -59,21 +60,21 @@ describe('putting another bench to this one', () => {
     await bench.undo()
     expect(JSON.stringify(bench.tables())).toBe(before)
     wrapper.unmount()
-  }, 40_000)
+  })
 
   it('decides all by a rule, and finds nothing new the second time', async () => {
     const other = copy((tables) => (tables.joint[1]!.name = 'Beak to boss'))
     const mounted = await withFile(other)
     await press(mounted, /^all as there$/)
     await press(mounted, /^Put the two together$/)
-    await vi.waitFor(() => expect(mounted.bench.get('joint', 'h2')!.name).toBe('Beak to boss'))
+    await eventually(() => expect(mounted.bench.get('joint', 'h2')!.name).toBe('Beak to boss'))
     handOver(fileOf(other))
     await mounted.go('/files')
     await mounted.go('/merge')
     await shown(mounted, '[data-preview]')
     expect(mounted.wrapper.text()).toMatch(/Nothing is new: this bench has it all/)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('keeps another maker’s joints, glues and readings apart, under their name', async () => {
     const theirs = buildDemoBench(NOW)
@@ -88,13 +89,13 @@ describe('putting another bench to this one', () => {
     const mounted = await withFile(renamed)
     expect(mounted.wrapper.text()).toMatch(/Their readings stay theirs/)
     await press(mounted, /^Put the two together$/)
-    await vi.waitFor(() => expect(mounted.bench.everything('maker').map(({ name }) => name)).toContain('River loft'))
+    await eventually(() => expect(mounted.bench.everything('maker').map(({ name }) => name)).toContain('River loft'))
     expect(mounted.bench.all('joint')).toHaveLength(5)
     expect(mounted.bench.everything('joint').length).toBeGreaterThan(9)
     const theirReadings = mounted.bench.everything('reading').filter(({ owner }) => owner === 'loft')
     expect(theirReadings.length).toBe(19)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('refuses what is no bench, with the reason, and nothing is changed', async () => {
     handOver(new File(['hello'], 'x.json'))
@@ -157,7 +158,7 @@ describe('files of a bench', () => {
     const made = vi.spyOn(URL, 'createObjectURL').mockImplementation((blob) => ((saved = blob as Blob), 'blob:x'))
     await mounted.wrapper.find('select').setValue('joint')
     await mounted.wrapper.find('form').trigger('submit')
-    await vi.waitFor(() => expect(saved).not.toBeNull())
+    await eventually(() => expect(saved).not.toBeNull())
     const text = await saved!.text()
     expect(text).toContain("'=1+1")
     expect(text.split('\r\n').filter(Boolean)).toHaveLength(1 + tables.joint.length)
@@ -190,8 +191,8 @@ describe('past tests from a spreadsheet', () => {
     await shown(mounted, '[data-preview]')
     expect(mounted.wrapper.text()).toMatch(/2 readings/)
     await press(mounted, /^Put the two together$/)
-    await vi.waitFor(() => expect(mounted.bench.everything('maker').map(({ name }) => name)).toContain('Past tests'))
+    await eventually(() => expect(mounted.bench.everything('maker').map(({ name }) => name)).toContain('Past tests'))
     expect(mounted.bench.all('joint')).toHaveLength(5)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 })

@@ -5,6 +5,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import { buildDemoBench } from '../../demo/bench'
 import { keepPhoto, photoOf } from '../bench/photos'
 import { mountAt, press } from '../testing/mountAt'
+import { eventually } from '../testing/eventually'
 
 vi.mock('../workers/client', async () => (await import('../testing/noWorker')).workerHere())
 
@@ -32,7 +33,7 @@ async function filesPage() {
   for (const n of [0, 1, 2]) await keepPhoto(id, `photo${n}`, pixels(n), NOW)
   await mounted.go('/files')
   const section = () => mounted.wrapper.find('[aria-labelledby="photos"]')
-  await vi.waitFor(() => expect(section().text()).toMatch(/3 photos in this browser/))
+  await eventually(() => expect(section().text()).toMatch(/3 photos in this browser/))
   const choose = async (button: RegExp, file: File) => {
     const label = section()
       .findAll('label.file')
@@ -58,34 +59,34 @@ describe('old photos', () => {
     expect(section().find('[data-old]').text()).toMatch(/^1 photo, /)
     await section().find('select').setValue('90')
     await press(mounted, /^Save them to a file$/)
-    await vi.waitFor(() => expect(saved).toHaveLength(1))
-    await vi.waitFor(() => expect(section().text()).toMatch(/Show it below, and its photos leave this browser/))
+    await eventually(() => expect(saved).toHaveLength(1))
+    await eventually(() => expect(section().text()).toMatch(/Show it below, and its photos leave this browser/))
     // Nothing has gone yet.
     expect(await photoOf(id, 'photo0')).not.toBeNull()
     const file = new File([saved[0]!.blob], 'old.zip')
     await choose(/take them out/, file)
-    await vi.waitFor(() => expect(section().text()).toMatch(/2 photos went out of this browser; old.zip holds them\./))
+    await eventually(() => expect(section().text()).toMatch(/2 photos went out of this browser; old.zip holds them\./))
     expect(await photoOf(id, 'photo0')).toBeNull()
     expect(await (await photoOf(id, 'photo2'))!.text()).toBe('pixels of 2')
     expect(section().text()).toMatch(/1 photo in this browser, 1 kB; 2 others in old.zip/)
     expect(section().find('[data-old]').text()).toBe('none')
     await choose(/^Bring photos back/, file)
-    await vi.waitFor(() => expect(section().text()).toMatch(/2 photos came back from old.zip/))
+    await eventually(() => expect(section().text()).toMatch(/2 photos came back from old.zip/))
     expect(await (await photoOf(id, 'photo0'))!.text()).toBe('pixels of 0')
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('stay when the file holds others, or is none', async () => {
     const { mounted, section, choose, id } = await filesPage()
     await press(mounted, /^Save them to a file$/)
-    await vi.waitFor(() => expect(saved).toHaveLength(1))
+    await eventually(() => expect(saved).toHaveLength(1))
     // Taken again since: another picture under the same record.
     for (const n of [0, 1]) await keepPhoto(id, `photo${n}`, new Blob([`Pixels of ${n}`]), NOW)
     await choose(/take them out/, new File([saved[0]!.blob], 'old.zip'))
-    await vi.waitFor(() => expect(section().text()).toMatch(/old.zip holds none of these photos as they are here/))
+    await eventually(() => expect(section().text()).toMatch(/old.zip holds none of these photos as they are here/))
     await choose(/take them out/, new File(['no zip'], 'letter.zip'))
-    await vi.waitFor(() => expect(section().find('.problem').text()).toMatch(/not a Paste Bench bench file|not a JSON/))
+    await eventually(() => expect(section().find('.problem').text()).toMatch(/not a Paste Bench bench file|not a JSON/))
     for (const n of [0, 1, 2]) expect(await photoOf(id, `photo${n}`)).not.toBeNull()
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 })

@@ -1,5 +1,4 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { vi } from 'vitest'
 import { createPinia, setActivePinia } from 'pinia'
 import { defineComponent, h, type Component } from 'vue'
 import { createMemoryHistory, createRouter, RouterView, type Router } from 'vue-router'
@@ -10,6 +9,7 @@ import { useBench } from '../bench/store'
 import { NEXT_FRAME } from '../look/nextFrame'
 import { vuetify } from '../look/vuetify'
 import { routes } from '../router'
+import { eventually } from './eventually'
 
 export interface Mounted {
   wrapper: VueWrapper
@@ -59,12 +59,8 @@ export async function press({ wrapper }: Pick<Mounted, 'wrapper'>, words: RegExp
 
 /** Waits until something of the page is there: what a worker has to answer first. */
 export async function shown({ wrapper }: Pick<Mounted, 'wrapper'>, selector: string) {
-  await vi.waitFor(
-    async () => {
-      await flushPromises()
-      if (!wrapper.find(selector).exists()) throw new Error(`${selector} is not there yet`)
-    },
-    { timeout: 20_000 },
-  )
+  await eventually(() => {
+    if (!wrapper.find(selector).exists()) throw new Error(`${selector} is not there yet`)
+  })
   return wrapper.find(selector)
 }

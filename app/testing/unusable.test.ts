@@ -6,6 +6,7 @@ import { interpret } from '../../core/readings/interpret'
 import type { Raw, Reading } from '../../core/records/reading'
 import type { Tables } from '../../core/records/tables'
 import { mountAt } from './mountAt'
+import { eventually } from './eventually'
 
 vi.mock('../workers/client', async () => (await import('./noWorker')).workerHere())
 
@@ -79,7 +80,7 @@ describe('a reading that no strength comes of', () => {
       .findAll('button')
       .find((one) => one.text().startsWith('Set aside'))!
       .trigger('click')
-    await vi.waitFor(() => expect(line().text()).toMatch(/set aside/))
+    await eventually(() => expect(line().text()).toMatch(/set aside/))
     expect(bench.history()[0]!.label).toMatch(/set aside/)
     expect(errors).toEqual([])
     wrapper.unmount()
@@ -102,7 +103,7 @@ describe('a reading that no strength comes of', () => {
       .findAll('button')
       .find((one) => one.text().startsWith('Set aside this reading'))!
       .trigger('click')
-    await vi.waitFor(() => expect(lines().filter((one) => one.text().includes('set aside'))).toHaveLength(1))
+    await eventually(() => expect(lines().filter((one) => one.text().includes('set aside'))).toHaveLength(1))
     wrapper.unmount()
   })
 

@@ -109,7 +109,7 @@ describe('shares of colours', () => {
     }
     expect(errors.length).toBeGreaterThan(50)
     expect(Math.max(...errors)).toBeLessThan(0.03)
-  }, 120_000)
+  })
 
   const thirds: Made = {
     width: 240,

@@ -5,13 +5,14 @@ import { buildDemoBench } from '../../../demo/bench'
 import type { Brief } from '../../../core/records/joint'
 import type { Tables } from '../../../core/records/tables'
 import { mountAt, type Mounted } from '../../testing/mountAt'
+import { eventually } from '../../testing/eventually'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
 const NOW = Date.parse('2026-11-24T18:00:00')
 /** Open words are counted a moment after the sentence rests. */
 async function rested({ wrapper }: Mounted): Promise<void> {
-  await vi.waitFor(() => expect(wrapper.find('summary .worth').exists()).toBe(true), { timeout: 60_000 })
+  await eventually(() => expect(wrapper.find('summary .worth').exists()).toBe(true))
   await flushPromises()
 }
 

@@ -6,6 +6,7 @@ import type { Arm } from '../../../core/records/round'
 import { buildDemoBench } from '../../../demo/bench'
 import { photoOf } from '../../bench/photos'
 import { mountAt, type Mounted } from '../../testing/mountAt'
+import { eventually } from '../../testing/eventually'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 const photo = { picture: { width: 4, height: 3, bytes: 4, data: new Uint8ClampedArray(48) }, blob: new Blob(['jpeg']) }
@@ -73,7 +74,7 @@ describe('a test that went wrong', () => {
     expect(mounted.bench.all('coupon')).toHaveLength(before)
     expect(readingsOf(mounted, label)).toEqual([])
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('whose piece is whole is pulled again: the slip stands beside, and counts as no pull', async () => {
     const mounted = await breakOf()
@@ -90,7 +91,7 @@ describe('a test that went wrong', () => {
     expect(atHand(mounted)).not.toBe(label)
     expect(readingsOf(mounted, label).map(({ outcome }) => outcome.end)).toEqual(['fault', 'broke'])
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('the order of the pulls', () => {
@@ -114,7 +115,7 @@ describe('the order of the pulls', () => {
     expect(atHand(mounted)).toBe(other)
     expect(couponAt(mounted, second).pullAt).toBeGreaterThan(couponAt(mounted, other).pullAt)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('three ways on one piece', () => {
@@ -144,7 +145,7 @@ describe('three ways on one piece', () => {
     expect(text).toMatch(/shaken, 1 of 1 held; pulled straight, 1 of 1 held/)
     expect(text).toMatch(/none of it is counted twice/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('that end the piece close its own test, and open it again when they are corrected', async () => {
     const mounted = await breakOf({ first: ['straight'] })
@@ -162,7 +163,7 @@ describe('three ways on one piece', () => {
     await log(mounted)
     expect(readingsOf(mounted, label).find(({ id }) => id === own!.id)!.setAside).toMatch(/was corrected/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('many small things', () => {
@@ -202,7 +203,7 @@ describe('many small things', () => {
     expect(losses).toMatch(/keeps most: more than .* with (9\d|100) % certainty/)
     expect(losses).toMatch(/28 of 40/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('cycles', () => {
@@ -219,7 +220,7 @@ describe('cycles', () => {
     await log(mounted)
     expect(readingsOf(mounted, label).at(-1)!.raw).toEqual({ way: 'count', held: 11, broke: 12 })
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('of a proof load that hangs are timed and numbered', async () => {
     const mounted = await breakOf({ test: 'proof', size: {} })
@@ -231,7 +232,7 @@ describe('cycles', () => {
     await press(mounted, /^Taken off/)
     expect(mounted.wrapper.find('.hold').text()).toMatch(/loaded 2 ×, 12 min at the longest/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('where it let go', () => {
@@ -254,7 +255,7 @@ describe('where it let go', () => {
     await taps[4]!.trigger('keydown', { key: '0' })
     expect(shares()).toEqual([0, 0, 0, 0, 100])
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('is painted on either face, mirrored on the other; undo takes the last stroke back', async () => {
     const mounted = await breakOf()
@@ -287,7 +288,7 @@ describe('where it let go', () => {
     expect(outcome.painted!.cells[0]).toBe('a')
     expect(outcome.painted!.cells[outcome.painted!.columns - 1]).toBe('a')
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('is painted by keys too', async () => {
     const mounted = await breakOf()
@@ -298,7 +299,7 @@ describe('where it let go', () => {
     expect(mounted.wrapper.find('.paint [role="status"]').text()).toMatch(/off A$/)
     expect(mounted.wrapper.findAll('.places .tap b')[1]!.text()).toBe('100 %')
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('a photo', () => {
@@ -309,10 +310,7 @@ describe('a photo', () => {
     Object.defineProperty(input.element, 'files', { value: [new Blob(['x'])] })
     await input.trigger('change')
     await flushPromises()
-    await vi.waitFor(async () => {
-      await flushPromises()
-      expect(mounted.wrapper.find('[data-photos] img').exists()).toBe(true)
-    })
+    await eventually(() => expect(mounted.wrapper.find('[data-photos] img').exists()).toBe(true))
     const [kept] = mounted.bench.get('coupon', coupon.id)!.photos!
     expect(kept).toMatchObject({ width: 4, height: 3 })
     expect(await (await photoOf(mounted.bench.id, kept!.id))!.text()).toBe('jpeg')
@@ -323,7 +321,7 @@ describe('a photo', () => {
     await flushPromises()
     expect(mounted.wrapper.find('[data-photos] img').exists()).toBe(true)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('a coupon that is flexed before it is pulled', () => {
@@ -336,5 +334,5 @@ describe('a coupon that is flexed before it is pulled', () => {
     expect(couponAt(mounted, label).deviations.at(-1)!.text).toBe('Flexed before the pull: 20 of 20')
     expect(mounted.wrapper.find('#flex-first + p').text()).toMatch(/20 of 20/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })

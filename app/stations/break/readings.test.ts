@@ -8,6 +8,7 @@ import { simulatedTrace } from '../../../demo/trace'
 import type { ForceSample, Listener } from '../../instruments/instrument'
 import { mountAt, type Mounted } from '../../testing/mountAt'
 import { sharesOf } from './photoShares'
+import { eventually } from '../../testing/eventually'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
@@ -79,7 +80,7 @@ describe('a pull that is read from a gauge', () => {
     expect(reading!.raw).toMatchObject({ way: 'trace', simulated: true, take: 'peak' })
     expect(mounted.wrapper.find('.far').text()).toMatch(/simulated/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('kept, is read again in another way: the mean of its steady part instead of its peak', async () => {
     const mounted = await begin()
@@ -94,7 +95,7 @@ describe('a pull that is read from a gauge', () => {
     await mounted.wrapper.findAll('input[name="take"]')[0]!.trigger('change')
     expect(load()).toBe(peak)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('lost in the middle keeps what was read, says so, and can still be typed', async () => {
     const mounted = await begin()
@@ -108,7 +109,7 @@ describe('a pull that is read from a gauge', () => {
     await flushPromises()
     expect(mounted.wrapper.find('.figure').text()).toMatch(/^118/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('that says nonsense or more than it reads is told, and a gauge at its end counts as at least', async () => {
     const mounted = await begin()
@@ -121,7 +122,7 @@ describe('a pull that is read from a gauge', () => {
     await flushPromises()
     expect(mounted.wrapper.find('[data-live] .problem').text()).toMatch(/at least/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('a sheet that is pasted', () => {
@@ -142,12 +143,8 @@ describe('a sheet that is pasted', () => {
     for (const line of [401, 450, 499, 500]) wrong(line, 0, 'H2-A100')
     const before = mounted.bench.all('reading').length
     await mounted.wrapper.find('.paste textarea').setValue(rows.map((cells) => cells.join('\t')).join('\n'))
-    await vi.waitFor(
-      async () => {
-        await flushPromises()
-        expect(mounted.wrapper.find('[data-rows]').text()).toMatch(/480 rows can be taken in, 20 cannot/)
-      },
-      { timeout: 20_000 },
+    await eventually(() =>
+      expect(mounted.wrapper.find('[data-rows]').text()).toMatch(/480 rows can be taken in, 20 cannot/),
     )
     const named = mounted.wrapper.findAll('.bad li b').map((one) => Number(one.text().replace('line ', '')))
     expect(named).toEqual([
@@ -160,7 +157,7 @@ describe('a sheet that is pasted', () => {
     await flushPromises()
     expect(mounted.bench.all('reading').length).toBe(before)
     mounted.wrapper.unmount()
-  }, 120_000)
+  })
 })
 
 describe('a photo of the face', () => {
@@ -195,13 +192,7 @@ describe('a photo of the face', () => {
     expect(photo().findAll('.dot').length).toBe(4)
     await photo().findAll('select').at(-1)!.setValue('2')
     await press(mounted, /^Find the colours/)
-    await vi.waitFor(
-      async () => {
-        await flushPromises()
-        expect(photo().findAll('li').length).toBe(2)
-      },
-      { timeout: 15_000 },
-    )
+    await eventually(() => expect(photo().findAll('li').length).toBe(2))
     const shares = photo()
       .findAll('li b')
       .map((one) => parseInt(one.text()))
@@ -214,5 +205,5 @@ describe('a photo of the face', () => {
     expect(places.reduce((sum, one) => sum + one, 0)).toBe(100)
     expect(Math.max(...places)).toBe(shares[0])
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })

@@ -104,7 +104,7 @@ describe('the result', () => {
     expect(decision).toMatchObject({ procedure: best.id, known: { weakLow: null, margin: null, pulls: 3 } })
     expect(wrapper.find('[data-rests-on]').text()).toMatch(/It rests on 3 pulls; no strength was read/)
     wrapper.unmount()
-  }, 60_000)
+  })
 
   it('of a decided joint says what it rested on, how the forecast did, and how well one guesses', async () => {
     const tables = buildDemoBench(NOW)
@@ -122,5 +122,5 @@ describe('the result', () => {
     )
     expect(wrapper.find('[data-guesses]').text()).toMatch(/Over 1 decided round your first was the first in 0/)
     wrapper.unmount()
-  }, 60_000)
+  })
 })

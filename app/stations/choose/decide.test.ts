@@ -43,5 +43,5 @@ describe('deciding', () => {
     expect(decision!.known.margin).toBeGreaterThan(0)
     expect(decision!.known.factors).toHaveLength(2)
     wrapper.unmount()
-  }, 60_000)
+  })
 })

@@ -57,7 +57,7 @@ describe('what the real joint holds', () => {
     )!
     expect(3 * Number(required) - Number(holds)).toBeCloseTo(Number(fixing), 0)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('takes what was measured in place of what is typical, and opens in Why', async () => {
     const mounted = await mountAt(
@@ -86,7 +86,7 @@ describe('what the real joint holds', () => {
     await flushPromises()
     expect(mounted.wrapper.find('#why').text()).toMatch(/The pulls after 3 washes against the dry ones.*= 5\d %/s)
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 
   it('can be seen for each procedure', async () => {
     const mounted = await mountAt(buildDemoBench(NOW), '/joint/h1/choose')
@@ -96,5 +96,5 @@ describe('what the real joint holds', () => {
     expect(part.find('.said').text()).not.toBe(before)
     expect(part.findAll('.which button')[1]!.attributes('aria-pressed')).toBe('true')
     mounted.wrapper.unmount()
-  }, 40_000)
+  })
 })

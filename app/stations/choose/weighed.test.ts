@@ -5,6 +5,7 @@ import type { Item } from '../../../core/choice/criteria'
 import { buildDemoBench } from '../../../demo/bench'
 import { mountAt, press, shown, type Mounted } from '../../testing/mountAt'
 import { moveWords, neededWords, valueText, whyWords } from './weighWords'
+import { eventually } from '../../testing/eventually'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
@@ -63,7 +64,7 @@ describe('all that counts', () => {
     await flushPromises()
     expect(part.find('[data-trade-off] svg').attributes('aria-label')).toMatch(/MPa for/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('follows a weight that is tried, keeps nothing until it is said, and marks a late change', async () => {
     const mounted = await chooseOf({ A: [150, 160, 170], B: [300, 310, 320], C: [70, 80, 75] })
@@ -72,24 +73,18 @@ describe('all that counts', () => {
     const round = () => mounted.bench.all('round').find(({ joint }) => joint === 'h2')!
     const kept = JSON.stringify(round().weights)
     await part.find('[data-weights] input').setValue('0')
-    await vi.waitFor(async () => {
-      await flushPromises()
-      expect(first(mounted, 'points')).not.toBe(before)
-    })
+    await eventually(() => expect(first(mounted, 'points')).not.toBe(before))
     expect(JSON.stringify(round().weights)).toBe(kept)
     expect(part.text()).toMatch(/nothing of it is kept yet/)
     await press(mounted, /^Back to those that were set/)
-    await vi.waitFor(async () => {
-      await flushPromises()
-      expect(first(mounted, 'points')).toBe(before)
-    })
+    await eventually(() => expect(first(mounted, 'points')).toBe(before))
     await part.find('[data-weights] input').setValue('5')
     await flushPromises()
     await press(mounted, /^Keep these weights/)
     expect(round().weights).toMatchObject({ values: { strength: 5, cure: 1 }, changedLate: expect.any(Number) })
     expect(mounted.wrapper.text()).toMatch(/What counts was changed after the first pull/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('says why the ways disagree: points forgive a cure that misses its must', async () => {
     const mounted = await chooseOf({ A: [150, 160, 170], B: [900, 910, 920], C: [85, 88, 90] }, (tables) => {
@@ -102,7 +97,7 @@ describe('all that counts', () => {
     )
     expect(first(mounted, 'points')).not.toBe(first(mounted, 'knock-out'))
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('the next best test', () => {
@@ -114,7 +109,7 @@ describe('the next best test', () => {
     const mounted = await chooseOf({ A: [60, 61, 62], B: [900, 910, 920], C: [30, 31, 32], D: [40, 41, 42] })
     expect((await next(mounted)).text()).toMatch(/Stop: another test would hardly change the choice/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('offers the coupon that teaches most a minute, and adds it to the round by one press', async () => {
     // Two that lie close above the limit, once pulled each: which one is open.
@@ -130,7 +125,7 @@ describe('the next best test', () => {
     await mounted.bench.undo()
     expect(mounted.bench.all('coupon')).toHaveLength(before)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('what was not tested', () => {
@@ -158,7 +153,7 @@ describe('what was not tested', () => {
     await flushPromises()
     expect(mounted.wrapper.find('#why').text()).toMatch(/how far the weight of strength may move/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('can be the next best test: one press makes an arm for it and a coupon', async () => {
     const mounted = await chooseOf({ A: [300, 310, 320], B: [300, 310, 320], C: [70], D: [70] }, (tables) => {
@@ -177,13 +172,7 @@ describe('what was not tested', () => {
       round.weights = { values, setAt: 0, changedLate: null }
     })
     await weighed(mounted)
-    await vi.waitFor(
-      async () => {
-        await flushPromises()
-        expect(mounted.wrapper.find('[data-next-test]').text()).toMatch(/after 3 washes: worth/)
-      },
-      { timeout: 20_000 },
-    )
+    await eventually(() => expect(mounted.wrapper.find('[data-next-test]').text()).toMatch(/after 3 washes: worth/))
     const line = mounted.wrapper.findAll('[data-next-test] li').find((one) => /after 3 washes/.test(one.text()))!
     expect(line.text()).toMatch(/a new exposure for this round/)
     await line.find('.ask-why').trigger('click')
@@ -201,7 +190,7 @@ describe('what was not tested', () => {
     expect(round().arms).toHaveLength(1)
     expect(mounted.bench.all('coupon')).toHaveLength(coupons)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('its words', () => {
@@ -270,21 +259,12 @@ describe('a decision that more is known of', () => {
       })
     })
     const note = () => mounted.wrapper.find('[data-reopened]')
-    await vi.waitFor(
-      async () => {
-        await flushPromises()
-        expect(note().text()).toMatch(/3 washes leaves 1\d % of its dry strength.*below the/)
-      },
-      { timeout: 20_000 },
-    )
+    await eventually(() => expect(note().text()).toMatch(/3 washes leaves 1\d % of its dry strength.*below the/))
     expect(note().text()).toMatch(
       /2 pulls of lap shear, after 3 washes came in after it, some of them of what was chosen/,
     )
     await mounted.go('/')
-    await vi.waitFor(async () => {
-      await flushPromises()
-      expect(mounted.wrapper.text()).toMatch(/H2\s*is decided, and more is known now: 2 pulls/)
-    })
+    await eventually(() => expect(mounted.wrapper.text()).toMatch(/H2\s*is decided, and more is known now: 2 pulls/))
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })

@@ -62,7 +62,7 @@ describe('the times of a cure', () => {
     expect(slow.wrapper.find('[data-times="A"]').exists()).toBe(false)
     expect(slow.wrapper.text()).toMatch(/cured/)
     slow.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('follow the room: a cold one is told, with its times to take over', async () => {
     const cold = await glueOf((tables) => (tables.bench[0]!.room = { tempC: 9, rh: 80, at: NOW }))
@@ -72,7 +72,7 @@ describe('the times of a cure', () => {
     await press(cold, /^Let C cure for/)
     expect(procedureOf(cold, 'C').steps.find(({ kind }) => kind === 'wait')!.minS).toBeGreaterThan(before)
     cold.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('ask for a look where it tells most, at the piece at which it is due soonest', async () => {
     const mounted = await glueOf()
@@ -84,7 +84,7 @@ describe('the times of a cure', () => {
     expect(label()).toBe(before)
     expect(mounted.wrapper.find('[data-checks]').text()).toMatch(/check.* kept, last: firm/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('the step to do', () => {
@@ -111,7 +111,7 @@ describe('the step to do', () => {
     const later = await glueOf(fresh)
     expect(later.wrapper.find('.task .care').element.tagName).toBe('DIV')
     later.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('notes what went differently by one tap, and begins a piece again with all that was said of it', async () => {
     const mounted = await glueOf()
@@ -130,5 +130,5 @@ describe('the step to do', () => {
         .slice(-2),
     ).toEqual(['too much glue', 'begun again with fresh parts'])
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })

@@ -7,6 +7,7 @@ import type { Evening } from '../../../core/schedule/evening'
 import { mountAt, type Mounted } from '../../testing/mountAt'
 import { lookEntries } from '../../bench/lookEntries'
 import { calendarFile } from './calendarFile'
+import { eventually } from '../../testing/eventually'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
@@ -18,13 +19,9 @@ const glueOf = async () => {
 }
 /** The search takes as long as it takes; what it found stands on the page. */
 const answered = (mounted: Mounted) =>
-  vi.waitFor(
-    async () => {
-      await flushPromises()
-      if (mounted.wrapper.find('.searching').exists()) throw new Error('still searching')
-    },
-    { timeout: 20_000, interval: 50 },
-  )
+  eventually(() => {
+    if (mounted.wrapper.find('.searching').exists()) throw new Error('still searching')
+  })
 const evenings = ({ wrapper }: Mounted) => wrapper.findAll('[data-evenings] > li').map((one) => one.find('p').text())
 async function press({ wrapper }: Mounted, words: RegExp) {
   await wrapper
@@ -42,7 +39,7 @@ describe('the timetable on Glue', () => {
     expect(evenings(mounted)).toEqual([expect.stringMatching(/glue /), expect.stringMatching(/pull all 12/)])
     expect(mounted.wrapper.text()).toMatch(/2 sessions; the last pull ends .*, and (no timetable can|none can)/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('begins what is left at the time it is, whenever something was done', async () => {
     const mounted = await glueOf()
@@ -53,7 +50,7 @@ describe('the timetable on Glue', () => {
     const [, from] = /^(\d\d:\d\d)/.exec(evenings(mounted)[0]!)!
     expect(from! >= '18:45').toBe(true)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('moves the pulls where the maker wants them, and back', async () => {
     const mounted = await glueOf()
@@ -70,7 +67,7 @@ describe('the timetable on Glue', () => {
     await answered(mounted)
     expect(evenings(mounted).at(-1)).toBe(before.at(-1))
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('says what stands in the way when nobody is there, and what would help', async () => {
     const mounted = await glueOf()
@@ -83,11 +80,11 @@ describe('the timetable on Glue', () => {
     await answered(mounted)
     expect(mounted.wrapper.find('.nothing').text()).toMatch(/Nothing fits\..*window/i)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('takes hours as they are typed, and says what it expected', async () => {
     const mounted = await glueOf()
-    await vi.waitFor(() => expect(mounted.wrapper.find('.shop').exists()).toBe(true), { timeout: 10_000 })
+    await eventually(() => expect(mounted.wrapper.find('.shop').exists()).toBe(true))
     const [monday] = mounted.wrapper.findAll('.shop input')
     await monday!.setValue('evenings')
     await mounted.wrapper.find('.shop').trigger('submit')
@@ -114,7 +111,7 @@ describe('the timetable on Glue', () => {
     })
     await press(mounted, /^Save as a calendar file/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('the calendar file', () => {

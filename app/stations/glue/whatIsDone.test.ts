@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { buildDemoBench } from '../../../demo/bench'
 import { mountAt, type Mounted } from '../../testing/mountAt'
 import { gramsUsed, stepNotes } from './stepNotes'
+import { eventually } from '../../testing/eventually'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
@@ -60,7 +61,7 @@ describe('a piece that is closed too late', () => {
     expect(couponOf(mounted, label).deviations.at(-1)!.text).toMatch(/^close came .* late$/)
     expect(couponOf(mounted, label).stamps.length).toBeGreaterThan(2)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('is begun again where the round says so', async () => {
     const mounted = await glueOf(openSince(600, 'repeat'))
@@ -69,7 +70,7 @@ describe('a piece that is closed too late', () => {
     expect(couponOf(mounted, label)).toMatchObject({ stamps: [], leftOut: null })
     expect(couponOf(mounted, label).deviations.at(-1)!.text).toMatch(/late: begun again with fresh parts/)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('is left out where the round says so: not pulled, and taken in again by one press', async () => {
     const mounted = await glueOf(openSince(600, 'leave-out'))
@@ -83,7 +84,7 @@ describe('a piece that is closed too late', () => {
     await press(mounted, /^Count it after all/)
     expect(couponOf(mounted, label).leftOut).toBeNull()
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 
   it('in its window goes its usual way, whatever was set', async () => {
     const mounted = await glueOf(openSince(20, 'leave-out'))
@@ -92,7 +93,7 @@ describe('a piece that is closed too late', () => {
     expect(couponOf(mounted, label).leftOut ?? null).toBeNull()
     expect(couponOf(mounted, label).deviations).toEqual([])
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('what is noted with a step', () => {
@@ -125,7 +126,7 @@ describe('what is noted with a step', () => {
       /B: 0\.80 g used on a piece .*1 piece.* the plan lays on/,
     )
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('with sticky hands', () => {
@@ -153,7 +154,7 @@ describe('with sticky hands', () => {
     const stamps = all().reduce((sum, one) => sum + one.stamps.length, 0)
     expect(stamps).toBe(after)
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
 
 describe('the build’s own joints', () => {
@@ -167,17 +168,11 @@ describe('the build’s own joints', () => {
           .text()
           .matchAll(/glue (\d+) joint/g),
       ].reduce((sum, [, count]) => sum + Number(count), 0)
-    await vi.waitFor(async () => {
-      await flushPromises()
-      expect(joints()).toBe(36)
-    })
+    await eventually(() => expect(joints()).toBe(36))
     await build().find('input:not([type="date"])').setValue('12')
     await build().find('form').trigger('submit')
     await flushPromises()
-    await vi.waitFor(async () => {
-      await flushPromises()
-      expect(joints()).toBe(24)
-    })
+    await eventually(() => expect(joints()).toBe(24))
     expect(build().text()).toMatch(/Begin by .*12 glued so far|12 glued so far.*Begin by/s)
     await build().find('input:not([type="date"])').setValue('40')
     await build().find('form').trigger('submit')
@@ -187,7 +182,7 @@ describe('the build’s own joints', () => {
     await flushPromises()
     expect(mounted.bench.of('decision', 'h1')[0]!.redoOn).toBe('2027-02-01')
     await mounted.go('/')
-    await vi.waitFor(() => expect(mounted.wrapper.text()).toMatch(/H1 is made only for a time/), { timeout: 10_000 })
+    await eventually(() => expect(mounted.wrapper.text()).toMatch(/H1 is made only for a time/))
     mounted.wrapper.unmount()
-  }, 60_000)
+  })
 })
