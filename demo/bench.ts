@@ -24,6 +24,7 @@ import {
 } from './scenario'
 import { simulatePull } from './simulator'
 import workedOut from './worked.json'
+import { dayOf } from '../core/quantities/days'
 
 /**
  * What the app works out of the scenario: the steps that the advice drafts for its glues, and what the pulls of its
@@ -38,7 +39,6 @@ const worked = workedOut as unknown as Worked
 export const procedureId = ({ code }: DemoJoint, glue: string): string => `${code.toLowerCase()}-${glue}`
 
 const HOUR = 3_600_000
-const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10)
 
 /**
  * The demo bench: the scenario's joints in a natural state, built from a seed through the same records and functions as

@@ -7,6 +7,7 @@ import { adviceRemembered } from './advice'
 import { familyTimes, type JointView } from './jointView'
 import { otherGlues } from './otherGlues'
 import type { useBench } from './store'
+import { startOfDay } from '../../core/quantities/days'
 
 type Store = ReturnType<typeof useBench>
 
@@ -27,7 +28,7 @@ const MORNING_H = 8
 const MOST_JOINTS = 300
 
 /** The morning of a day, ms. */
-export const morningOf = (day: string): number => new Date(`${day}T00:00`).setHours(MORNING_H)
+export const morningOf = (day: string): number => new Date(startOfDay(day)).setHours(MORNING_H)
 
 /** The joints of the build, and how many of them are glued. */
 export function jointsOf(view: JointView): { all: number; glued: number } {

@@ -2,7 +2,8 @@ import { forceWords } from '../../core/quantities/force'
 import { requiredLoad } from '../../core/loads/requirement'
 import { geometryWords, loadWords } from '../../core/knowledge/vocabulary'
 import { curingAt, type Station } from '../../core/planning/progress'
-import { lasting, plural } from '../look/figures'
+import { plural } from '../look/figures'
+import { lasting } from '../look/times'
 import type { JointView } from './jointView'
 
 /** Short words about where a joint stands, the same on the strip, the route and the start page. */

@@ -1,5 +1,6 @@
 import { browserCells, dropDatabase } from './browserCells'
 import { memoryCells, type Cells } from './cells'
+import { DAY_MS } from '../../core/quantities/days'
 
 /** What is kept of a photo beside its record: its pixels, in a database of their own for each bench. */
 interface Kept {
@@ -102,7 +103,7 @@ async function samePixels(one: Blob, other: Blob): Promise<boolean> {
 }
 
 /** As long as that a photo that no record names may still come back by undo, ms. */
-const MAY_COME_BACK_MS = 7 * 86_400_000
+const MAY_COME_BACK_MS = 7 * DAY_MS
 
 /**
  * Clears away photos that no record names any more.

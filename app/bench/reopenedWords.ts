@@ -1,6 +1,7 @@
 import { reopenedBy, type Reopened } from '../../core/choice/reopen'
 import { measured } from '../../core/quantities/betterUnit'
-import { dayName, plural } from '../look/figures'
+import { plural } from '../look/figures'
+import { dayName } from '../look/times'
 import type { JointView } from './jointView'
 import type { useBench } from './store'
 

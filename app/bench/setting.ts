@@ -6,10 +6,9 @@ import { useNow } from './clock'
 import { useEvidence } from './evidence'
 import { classOfMaterial, materialOf, type JointView } from './jointView'
 import { useBench } from './store'
+import { DAY_MS } from '../../core/quantities/days'
 
 type BenchStore = ReturnType<typeof useBench>
-
-const DAY = 86_400_000
 
 /**
  * The brief of a joint with all that the shortlist takes into account around it. Follows the records; packs age by
@@ -18,7 +17,7 @@ const DAY = 86_400_000
 export function useSetting(view: () => JointView): ComputedRef<Setting> {
   const bench = useBench()
   const now = useNow()
-  const day = computed(() => Math.floor(now.value / DAY) * DAY + DAY / 2)
+  const day = computed(() => Math.floor(now.value / DAY_MS) * DAY_MS + DAY_MS / 2)
   const brief = computed(() => view().joint.brief)
   const { evidence } = useEvidence()
   return computed(() => settingOf(bench, brief.value, day.value, evidence.value))

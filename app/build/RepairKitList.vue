@@ -2,7 +2,8 @@
 import type { KitGlue, RepairKit } from '../../core/choice/build/kit'
 import { sayError } from '../../core/messages'
 import { chanceWords } from '../../core/screening/chanceWords'
-import { lasting, plural } from '../look/figures'
+import { plural } from '../look/figures'
+import { lasting } from '../look/times'
 
 /** What goes along on the day: what mends which joint within minutes, what to wear, how to undo it. */
 defineProps<{ kit: RepairKit | null; fault: unknown; again: () => void }>()

@@ -19,6 +19,7 @@ import { steady } from '../bench/steady'
 import { useBench } from '../bench/store'
 import { benchWorker } from '../workers/client'
 import { useAsked } from '../workers/useAsked'
+import { DAY_MS } from '../../core/quantities/days'
 
 /** A joint of the build in the sum. */
 export interface BuildRow {
@@ -30,8 +31,6 @@ export interface BuildRow {
   all: number
   left: number
 }
-
-const DAY = 86_400_000
 
 /** The build as a whole: what was decided, what is to buy, when it is glued, what mends it on the day. */
 export function useBuild(build: () => Build | null) {
@@ -95,7 +94,7 @@ export function useBuild(build: () => Build | null) {
     () => (mended.value.length ? mended.value : null),
     (joints, options) => {
       const classOf = classOfMaterial(bench)
-      const day = Math.floor(openedAt / DAY) * DAY + DAY / 2
+      const day = Math.floor(openedAt / DAY_MS) * DAY_MS + DAY_MS / 2
       const ids = joints.flatMap(({ brief: { a, b } }) => [a.material, b.material]).filter((id) => id !== null)
       const asked = joints.map(({ id, code, brief }) => {
         return { id, code, setting: cloneable(settingOf(bench, brief, day, evidence.value)) }

@@ -19,6 +19,8 @@ import PairLines from './PairLines.vue'
 import RulesTested from './RulesTested.vue'
 import SaidList from './SaidList.vue'
 import TrendList from './TrendList.vue'
+import { dayWithYear } from '../look/times'
+import FieldPart from '../look/FieldPart'
 
 /** All that was learned at this bench: pair by pair, and how good the forecasts were. It prints as a sheet. */
 const bench = useBench()
@@ -64,7 +66,7 @@ const shown = computed(() => {
 const A_FRAME = 3
 const drawn = useGradual(() => shown.value.length, A_FRAME)
 const pulls = computed(() => evidence.value.reduce((sum, one) => sum + one.pulls, 0))
-const printed = computed(() => new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(now()))
+const printed = computed(() => dayWithYear(now()))
 const print = () => window.print()
 </script>
 
@@ -90,10 +92,9 @@ const print = () => window.print()
         Counting the pulls…<template v-if="progress"> {{ Math.round(100 * progress) }} %</template>
       </p>
       <div v-if="evidence.length" class="filter no-print">
-        <label class="field"
-          ><span>Only what has</span
-          ><input v-model="wanted" class="plain" type="search" placeholder="foam, contact…" maxlength="60"
-        /></label>
+        <FieldPart label="Only what has">
+          <input v-model="wanted" class="plain" type="search" placeholder="foam, contact…" maxlength="60" />
+        </FieldPart>
         <OneOf v-if="hasOthers" v-model="whose" label="Whose pulls" :options="options" />
       </div>
       <p v-if="!evidence.length && !counting">

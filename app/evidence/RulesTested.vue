@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import type { PairEvidence } from '../../core/evidence/pairEvidence'
 import { useBench } from '../bench/store'
 import { useMinute } from '../bench/clock'
-import { dayName, plural } from '../look/figures'
+import { plural } from '../look/figures'
+import { dayName } from '../look/times'
+import { startOfDay } from '../../core/quantities/days'
 
 /** Rules of the house with what stands behind them, and when to look again. */
 const props = defineProps<{ evidence: readonly PairEvidence[] }>()
@@ -23,7 +25,7 @@ const rules = computed(() =>
       return {
         rule,
         pulls: about.reduce((sum, { pulls }) => sum + pulls, 0),
-        due: rule.lookAgainOn !== null && Date.parse(`${rule.lookAgainOn}T00:00`) <= minute.value,
+        due: rule.lookAgainOn !== null && startOfDay(rule.lookAgainOn) <= minute.value,
       }
     }),
 )

@@ -12,9 +12,13 @@ import { stampNow, useMinute } from '../bench/clock'
 import { newId } from '../bench/ids'
 import { classOfMaterial, materialOf } from '../bench/jointView'
 import { useBench } from '../bench/store'
-import { momentName, plural } from '../look/figures'
+import { plural } from '../look/figures'
+import { momentName } from '../look/times'
 import VerdictMark, { type Tone } from '../look/VerdictMark.vue'
 import { familyName } from './evidenceWords'
+import FieldPart from '../look/FieldPart'
+import { useAttempt } from '../look/attempt'
+import ProblemLine from '../look/ProblemLine.vue'
 
 /** What others said: noted with its source, and whether it was tested here since. */
 const props = defineProps<{ evidence: readonly PairEvidence[] }>()
@@ -45,7 +49,7 @@ const about = ({ family, adhesive, a, b, exposure }: Said) =>
     .join(', ')
 
 const open = ref(false)
-const problem = ref('')
+const { clear, refuse } = useAttempt()
 const blank = () => ({
   who: '',
   what: '',
@@ -67,11 +71,12 @@ const materials = computed(() => [
 ])
 async function note() {
   const [who, what] = [form.who.trim(), form.what.trim()]
-  if (!who || !what) {
-    problem.value = 'Say who said it, and what: “the shop assistant”, “holds leather to wood”.'
-    return
-  }
-  problem.value = ''
+  if (!who || !what)
+    return refuse(
+      'Say who said it, and what: “the shop assistant”, “holds leather to wood”.',
+      who ? 'What was said' : 'By whom, or where it stands',
+    )
+  clear()
   const [kind, id] = form.glue.split(' ')
   const product = kind === 'shelf' ? bench.get('adhesive', id!) : null
   const said: Said = {
@@ -102,50 +107,43 @@ const drop = (said: Said) => bench.write(`Drop what ${said.who} said`, [remove('
       <v-btn v-if="!open" class="alt no-print" @click="open = true">Note what somebody said</v-btn>
     </div>
     <form v-if="open" class="note" @submit.prevent="note">
-      <label class="field wide"
-        ><span>What was said</span
-        ><input v-model="form.what" class="plain" maxlength="400" placeholder="Holds leather to wood when wet"
-      /></label>
-      <label class="field"
-        ><span>By whom, or where it stands</span
-        ><input v-model="form.who" class="plain" maxlength="120" placeholder="the shop assistant"
-      /></label>
-      <label class="field"
-        ><span>Which way it points</span>
+      <FieldPart class="wide" label="What was said">
+        <input v-model="form.what" class="plain" maxlength="400" placeholder="Holds leather to wood when wet" />
+      </FieldPart>
+      <FieldPart label="By whom, or where it stands">
+        <input v-model="form.who" class="plain" maxlength="120" placeholder="the shop assistant" />
+      </FieldPart>
+      <FieldPart label="Which way it points">
         <select v-model="form.says" class="plain">
           <option value="holds">it holds</option>
           <option value="fails">it fails</option>
           <option value="something else">something else</option>
-        </select></label
-      >
-      <label class="field"
-        ><span>Glue</span>
+        </select>
+      </FieldPart>
+      <FieldPart label="Glue">
         <select v-model="form.glue" class="plain">
           <option value="">any glue</option>
           <option v-for="one in glues" :key="one.value" :value="one.value">{{ one.name }}</option>
-        </select></label
-      >
-      <label v-for="side in ['a', 'b'] as const" :key="side" class="field"
-        ><span>{{ side === 'a' ? 'One material' : 'The other' }}</span>
+        </select>
+      </FieldPart>
+      <FieldPart v-for="side in ['a', 'b'] as const" :key="side" :label="side === 'a' ? 'One material' : 'The other'">
         <select v-model="form[side]" class="plain">
           <option value="">any</option>
           <option v-for="one in materials" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select></label
-      >
-      <label class="field"
-        ><span>After</span>
+        </select>
+      </FieldPart>
+      <FieldPart label="After">
         <select v-model="form.exposure" class="plain">
           <option value="">nothing: as it is, dry</option>
           <option v-for="one in exposureKinds" :key="one" :value="one">{{ exposureRows[one].name }}</option>
-        </select></label
-      >
-      <label class="field"
-        ><span>How good a source</span>
+        </select>
+      </FieldPart>
+      <FieldPart label="How good a source">
         <select v-model="form.grade" class="plain">
           <option v-for="one in adviceGrades" :key="one" :value="one">{{ one }}</option>
-        </select></label
-      >
-      <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
+        </select>
+      </FieldPart>
+      <ProblemLine class="wide" />
       <div class="wide acts">
         <v-btn class="go" type="submit">Note it</v-btn>
         <v-btn class="quiet" @click="open = false">Leave it</v-btn>

@@ -5,6 +5,7 @@ import { bottleTrend, handTrend, TREND_PULLS } from '../../core/evidence/trends'
 import { seededRandom } from '../../core/planning/random'
 import { useBench } from '../bench/store'
 import { trendWords } from './evidenceWords'
+import { noonOf } from '../../core/quantities/days'
 
 /** What changes with time: a bottle with the months it is open, a hand with the pieces it has made. */
 const props = defineProps<{ evidence: readonly PairEvidence[] }>()
@@ -14,7 +15,7 @@ const grouped = (list: readonly PairEvidence[]) =>
   list.map(({ round, procedure, arm, points }) => ({ key: `${round} ${procedure} ${arm}`, points }))
 const openedAt = (stock: string) => {
   const day = bench.get('stock', stock)?.openedOn
-  return day ? Date.parse(`${day}T12:00`) : null
+  return day ? noonOf(day) : null
 }
 const bottles = computed(() =>
   bench.all('adhesive').flatMap(({ id, name }) => {

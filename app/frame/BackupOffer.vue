@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { lastFileAt, wantsFile } from '../keep/lastFile'
 import { useMinute } from '../bench/clock'
 import { useBench } from '../bench/store'
-import { momentName } from '../look/figures'
+import { momentName } from '../look/times'
 import { useTimers } from './timers'
 
 /** After an evening with changes a file outside the browser is offered. */

@@ -3,7 +3,8 @@ import { ref } from 'vue'
 import { useMinute } from '../bench/clock'
 import type { BenchListing } from '../bench/library'
 import ActButton from '../look/ActButton.vue'
-import { momentName } from '../look/figures'
+import { momentName } from '../look/times'
+import FieldPart from '../look/FieldPart'
 
 /** One bench of this browser: opened, put back as it was, or taken away after a second look. */
 const props = defineProps<{
@@ -49,9 +50,9 @@ async function keepName() {
       >
     </div>
     <form v-if="name !== null" class="acts whole" @submit.prevent="keepName">
-      <label class="field"
-        ><span>The bench is called</span><input v-model="name" class="plain" maxlength="80" autofocus
-      /></label>
+      <FieldPart label="The bench is called">
+        <input v-model="name" class="plain" maxlength="80" autofocus />
+      </FieldPart>
       <v-btn class="alt" type="submit">Keep this name</v-btn>
     </form>
     <div v-if="leaving" class="sure" role="alert">

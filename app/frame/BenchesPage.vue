@@ -26,6 +26,7 @@ import FoundBenches from './FoundBenches.vue'
 import { lookInto, type Looked } from './lookInto'
 import { bringBack } from './recovery'
 import { addDemoBench, openSomeBench } from './startBench'
+import FieldPart from '../look/FieldPart'
 
 const bench = useBench()
 const router = useRouter()
@@ -183,9 +184,9 @@ const useful = computed(() =>
       :back="fromCopy"
     />
     <form class="new" @submit.prevent="startOnce">
-      <label class="field"
-        ><span>A new, empty bench</span><input v-model="name" class="plain" maxlength="80" placeholder="Puppet theatre"
-      /></label>
+      <FieldPart label="A new, empty bench">
+        <input v-model="name" class="plain" maxlength="80" placeholder="Puppet theatre" />
+      </FieldPart>
       <v-btn class="go" type="submit" :aria-busy="starting || undefined">Start this bench</v-btn>
     </form>
     <div class="acts">

@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { useBench } from '../bench/store'
 import { useFinder } from './finder'
 import { foundFor, type Found } from './found'
+import FieldPart from '../look/FieldPart'
 
 const finder = useFinder()
 const router = useRouter()
@@ -29,8 +30,7 @@ function move(by: number) {
 <template>
   <v-dialog v-model="finder.open" aria-label="Find">
     <div class="sheet">
-      <label class="field">
-        <span>Find a joint, a coupon or a glue</span>
+      <FieldPart label="Find a joint, a coupon or a glue">
         <input
           v-model="finder.text"
           class="plain"
@@ -44,7 +44,7 @@ function move(by: number) {
           @keydown.up.prevent="move(-1)"
           @keydown.enter.prevent="go(found[at])"
         />
-      </label>
+      </FieldPart>
       <ul id="found" role="listbox" aria-label="Found">
         <li
           v-for="(one, i) in found"

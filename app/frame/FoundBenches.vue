@@ -2,7 +2,7 @@
 import { useMinute } from '../bench/clock'
 import type { Copy } from '../bench/secondCopy'
 import ActButton from '../look/ActButton.vue'
-import { momentName } from '../look/figures'
+import { momentName } from '../look/times'
 import type { Looked } from './lookInto'
 
 /** Benches that are in this browser but on no list, and second copies of benches that are not here. */

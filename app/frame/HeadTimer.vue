@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { countdown } from '../look/figures'
+import { countdown } from '../look/times'
 import TapeLabel from '../look/TapeLabel.vue'
 import { useTimers } from './timers'
 

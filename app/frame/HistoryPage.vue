@@ -1,15 +1,18 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { sayError } from '../../core/messages'
 import type { Entry } from '../../core/records/entry'
 import { now as time, useMinute } from '../bench/clock'
 import { UNDO_DEPTH } from '../bench/ledger'
 import { useBench } from '../bench/store'
 import { useDrawnInPart } from '../look/drawInPart'
-import { momentName, plural } from '../look/figures'
+import { plural } from '../look/figures'
+import { momentName } from '../look/times'
 import { piece } from '../look/piece'
 import ActButton from '../look/ActButton.vue'
 import { benchFileName, saveFile } from './saveFile'
+import { useAttempt } from '../look/attempt'
+import ProblemLine from '../look/ProblemLine.vue'
 
 /** What was changed on this bench: the newest at once, all of it when it is asked for, and as a file. */
 const bench = useBench()
@@ -17,7 +20,7 @@ const now = useMinute()
 const words = { edit: '', undo: 'taken back: ', redo: 'done again: ' }
 /** entries from before those that are in memory */
 const older = shallowRef<readonly Entry[] | null>(null)
-const problem = ref('')
+const { clear, problem, refuse } = useAttempt()
 const entries = computed(() => {
   const newest = bench.history()
   const ids = new Set(newest.map(({ id }) => id))
@@ -26,11 +29,11 @@ const entries = computed(() => {
 const { shown, rest, whole } = useDrawnInPart(() => entries.value, 500)
 
 async function all(): Promise<readonly Entry[]> {
-  problem.value = ''
+  clear()
   try {
     return (older.value = await bench.wholeHistory())
   } catch (error) {
-    problem.value = `The older changes could not be read: ${sayError(error)}`
+    refuse(`The older changes could not be read: ${sayError(error)}`)
     return []
   }
 }
@@ -60,7 +63,7 @@ async function save() {
       deleted.
     </p>
     <p v-if="entries.length" class="acts"><ActButton class="alt" :act="save">Save all of it as CSV</ActButton></p>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
     <ol>
       <li v-for="entry in shown" :key="entry.id">
         <span class="num mute">{{ momentName(entry.at, now) }}</span>

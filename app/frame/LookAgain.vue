@@ -1,20 +1,22 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { nextLook } from '../../core/evidence/scrap'
 import { familyOf, isFamily } from '../../core/knowledge/families'
 import { armWords } from '../../core/planning/arms'
 import { waitingArms } from '../../core/planning/lookAgain'
-import { sayError } from '../../core/messages'
 import { calendarText } from '../bench/calendarText'
 import { lookEntries } from '../bench/lookEntries'
 import { useMinute } from '../bench/clock'
 import type { JointView } from '../bench/jointView'
 import { reopenedOf, reopenedWords } from '../bench/reopenedWords'
 import { useBench } from '../bench/store'
-import { dayName, momentName } from '../look/figures'
+import { dayName, momentName } from '../look/times'
 import BackupOffer from './BackupOffer.vue'
 import { saveFile } from './saveFile'
 import { shelfConcerns } from './shelfConcerns'
+import { useAttempt } from '../look/attempt'
+import ProblemLine from '../look/ProblemLine.vue'
+import { startOfDay } from '../../core/quantities/days'
 
 /** What wants to be looked at again: coupons after an exposure, rules of the house, packs on the shelf. */
 const props = defineProps<{ views: readonly JointView[] }>()
@@ -35,19 +37,16 @@ const waiting = computed(() =>
       : [],
   ),
 )
-const problem = ref('')
+const { attempt } = useAttempt()
 /** The days on which exposed coupons come back, for the calendar that hangs in the hall. */
 async function save() {
-  problem.value = ''
-  try {
+  await attempt(async () => {
     saveFile(
       'look-again.ics',
       await calendarText(lookEntries(props.views), `${bench.id ?? 'bench'}-look`, 'Look again'),
       'text/calendar',
     )
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 const scraps = computed(() =>
   bench.all('scrap').flatMap((scrap) => {
@@ -85,9 +84,7 @@ const reopened = computed(() =>
   }),
 )
 const due = computed(() =>
-  bench
-    .all('houseRule')
-    .filter(({ lookAgainOn }) => lookAgainOn !== null && Date.parse(`${lookAgainOn}T00:00`) <= now.value),
+  bench.all('houseRule').filter(({ lookAgainOn }) => lookAgainOn !== null && startOfDay(lookAgainOn) <= now.value),
 )
 </script>
 
@@ -110,7 +107,7 @@ const due = computed(() =>
       {{ one.dueAt <= now ? 'due now' : momentName(one.dueAt, now) }}.
     </p>
     <p v-if="waiting.length"><v-btn class="quiet" @click="save">Save these days as a calendar file</v-btn></p>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
     <p v-for="rule in due" :key="rule.id">
       <router-link :to="{ name: 'shelf', hash: '#house-rules' }">{{ rule.name }}</router-link>: you wanted to look at
       this rule again on {{ dayName(rule.lookAgainOn!) }}.

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countdown } from '../look/figures'
+import { countdown } from '../look/times'
 import TapeLabel from '../look/TapeLabel.vue'
 import { useTimers } from './timers'
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { sayError } from '../../core/messages'
 import { now } from '../bench/clock'
 import { addBench, departure, rememberBench, type Departed } from '../bench/library'
 import { useBench } from '../bench/store'
 import ActButton from '../look/ActButton.vue'
 import { plural } from '../look/figures'
 import { benchFileName, saveFile } from './saveFile'
+import { useAttempt } from '../look/attempt'
 
 const bench = useBench()
 const router = useRouter()
@@ -31,17 +31,14 @@ async function go(id: string) {
   await rememberBench(id)
   await router.push({ name: 'start' })
 }
-const problem = ref('')
+const { attempt, problem } = useAttempt()
 /** What this tab shows becomes a bench of its own: it is whole, with what could not be stored. */
 async function keepAsOwn() {
-  problem.value = ''
-  try {
+  await attempt(async () => {
     const before = bench.id!
     await go(await addBench(bench.tables()))
     bench.forget(before)
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 const leftBehind = computed(() =>
   [...bench.left.values()].map(({ id, ledger }) => ({

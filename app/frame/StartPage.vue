@@ -9,10 +9,13 @@ import { stampNow, useMinute } from '../bench/clock'
 import { newId } from '../bench/ids'
 import { jointsInOrder, viewJoint } from '../bench/jointView'
 import { useBench } from '../bench/store'
-import { dayName, plural } from '../look/figures'
+import { plural } from '../look/figures'
+import { dayName } from '../look/times'
 import SeamDrawing from '../look/seam/SeamDrawing.vue'
 import JointLine from './JointLine.vue'
 import RunningNow from './RunningNow.vue'
+import FieldPart from '../look/FieldPart'
+import { daysUntil } from '../../core/quantities/days'
 
 // What may want to be looked at again comes a moment after the lines.
 const LookAgain = lazyPart(() => import('./LookAgain.vue'))
@@ -21,11 +24,10 @@ const router = useRouter()
 const now = useMinute()
 const build = computed(() => bench.all('build')[0] ?? null)
 const views = computed(() => jointsInOrder(bench).map((joint) => viewJoint(bench, joint)))
-const days = computed(() =>
-  build.value?.inServiceBy
-    ? Math.ceil((Date.parse(`${build.value.inServiceBy}T12:00`) - now.value) / 86_400_000)
-    : null,
-)
+const left = computed(() => {
+  const days = daysUntil(build.value!.inServiceBy!, now.value)
+  return days < 0 ? 'past' : days === 0 ? 'today' : plural(days, 'day')
+})
 
 const looking = ref(false)
 /** One press to a bench on which something has happened; the own one stays in the list of benches. */
@@ -70,7 +72,7 @@ async function askAbout() {
         <div class="top">
           <h1 id="build-name">{{ build?.name }}, {{ plural(views.length, 'joint') }} to glue</h1>
           <p v-if="build?.inServiceBy" class="mute">
-            needed {{ dayName(build.inServiceBy) }} · {{ days! >= 0 ? plural(days!, 'day') : 'past'
+            needed {{ dayName(build.inServiceBy) }} · {{ left
             }}<template v-if="build.budget !== null">
               · money for glue {{ showMoney(build.budget, bench.bench?.currency) }}</template
             >
@@ -100,10 +102,9 @@ async function askAbout() {
         <div class="sketch" aria-hidden="true"><SeamDrawing section="lap" a="open" b="open" :loads="['shear']" /></div>
       </div>
       <form class="ask" @submit.prevent="askAbout">
-        <label class="field">
-          <span>{{ views.length ? 'Another joint: what do you call it?' : 'What do you call the joint?' }}</span>
+        <FieldPart :label="views.length ? 'Another joint: what do you call it?' : 'What do you call the joint?'">
           <input v-model="name" class="plain" placeholder="Rib to wing cloth" maxlength="80" />
-        </label>
+        </FieldPart>
         <v-btn class="go" type="submit">Ask about this joint</v-btn>
       </form>
     </section>

@@ -3,7 +3,8 @@ import { sayError } from '../../core/messages'
 import { now } from '../bench/clock'
 import { addBench, listAgain, listBenches, unlistedBenches } from '../bench/library'
 import { copies } from '../bench/secondCopy'
-import { momentName, plural } from '../look/figures'
+import { plural } from '../look/figures'
+import { momentName } from '../look/times'
 import { lookInto } from './lookInto'
 
 /**

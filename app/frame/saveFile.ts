@@ -1,3 +1,4 @@
+import { dayOf } from '../../core/quantities/days'
 /** Hands a text to the browser as a file to save. */
 export const saveFile = (name: string, text: string, type = 'application/json'): void =>
   saveBlob(name, new Blob([text], { type }))
@@ -18,4 +19,4 @@ export const benchFileName = (benchName: string, at: number): string =>
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-|-$/g, '') || 'bench'
-  }-${new Date(at).toISOString().slice(0, 10)}.bench.json`
+  }-${dayOf(at)}.bench.json`

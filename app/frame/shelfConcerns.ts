@@ -1,13 +1,12 @@
 import { familyOf, isFamily } from '../../core/knowledge/families'
 import type { Adhesive, StockItem } from '../../core/records/shelf'
+import { packAge } from '../../core/situation/packs'
 
 export interface ShelfConcern {
   id: string
   name: string
   why: string
 }
-
-const DAY = 86_400_000
 
 /** Packs past their date, or open for longer than their family keeps (rules, shelf-old). */
 export function shelfConcerns(
@@ -19,10 +18,9 @@ export function shelfConcerns(
   return stock.flatMap((pack): ShelfConcern[] => {
     const adhesive = byId.get(pack.adhesive)
     if (!adhesive) return []
-    const open = pack.openedOn ? Math.floor((now - Date.parse(`${pack.openedOn}T12:00`)) / DAY) : null
+    const { daysOpen: open, expired } = packAge(pack, now)
     const keeps = isFamily(adhesive.family) ? familyOf(adhesive.family).shelfOpenedDays : Infinity
-    if (pack.expiresOn && Date.parse(`${pack.expiresOn}T23:59`) < now)
-      return [{ id: pack.id, name: adhesive.name, why: `past its date of ${pack.expiresOn}` }]
+    if (expired) return [{ id: pack.id, name: adhesive.name, why: `past its date of ${pack.expiresOn}` }]
     if (open !== null && open > keeps)
       return [{ id: pack.id, name: adhesive.name, why: `open for ${open} days where its kind keeps about ${keeps}` }]
     return []

@@ -15,6 +15,8 @@ import { now } from '../bench/clock'
 import { saidByServer } from '../look/served'
 import type { useBench } from '../bench/store'
 import { piece } from '../look/piece'
+import { dayWithYear } from '../look/times'
+import { DAY_MS } from '../../core/quantities/days'
 
 type Store = ReturnType<typeof useBench>
 
@@ -56,9 +58,7 @@ export async function openSomeBench(bench: Store): Promise<void> {
 }
 
 /** A clock that stands so long before what was written by it was set back, ms. */
-const SET_BACK_MS = 86_400_000
-
-const dayWithYear = (at: number) => new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(at)
+const SET_BACK_MS = DAY_MS
 
 /** What is said of a clock that stands before the last change; null where it does not. */
 export const clockWords = (last: number, at: number): string | null =>

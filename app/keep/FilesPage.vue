@@ -1,24 +1,27 @@
 <script setup lang="ts">
 import { computed, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
 import { sheetOf } from '../../core/formats/tabular'
-import { sayError } from '../../core/messages'
 import { tableNames, tableWords, type TableName } from '../../core/records/tables'
 import { now, useMinute } from '../bench/clock'
 import { useBench } from '../bench/store'
 import { benchFileName, saveBlob, saveFile } from '../frame/saveFile'
 import ActButton from '../look/ActButton.vue'
-import { capital, momentName } from '../look/figures'
+import { capital } from '../look/figures'
+import { momentName } from '../look/times'
 import { benchWorker } from '../workers/client'
 import { canKeepUp, keptFile, writeOut, type KeptFile } from './backup'
 import { lastFileAt, noteFile } from './lastFile'
 import OldPhotos from './OldPhotos.vue'
 import { sizeWords } from './sizeWords'
 import { piece } from '../look/piece'
+import FieldPart from '../look/FieldPart'
+import { useAttempt } from '../look/attempt'
+import ProblemLine from '../look/ProblemLine.vue'
 
 /** Files that the maker owns: the bench file and its backups, the data package, tables for a spreadsheet. */
 const bench = useBench()
 const minute = useMinute()
-const problem = ref('')
+const { clear, fail } = useAttempt()
 const said = ref('')
 const kept = shallowRef<KeptFile | null>(null)
 const fileAt = ref(0)
@@ -41,12 +44,12 @@ onMounted(() => refresh().catch(() => {}))
 
 const stem = computed(() => benchFileName(bench.bench!.name, now()).replace(/\.bench\.json$/, ''))
 async function trying(work: () => Promise<string>) {
-  problem.value = ''
+  clear()
   said.value = ''
   try {
     said.value = await work()
   } catch (error) {
-    if ((error as Error).name !== 'AbortError') problem.value = sayError(error)
+    if ((error as Error).name !== 'AbortError') fail(error)
   }
   await refresh().catch(() => {})
 }
@@ -101,8 +104,8 @@ const saveTable = () =>
   <main id="work" class="page" tabindex="-1">
     <h1>Files of this bench</h1>
     <p class="mute">All of it lies in this browser. A file of your own lasts longer than any browser.</p>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="said" class="holds" role="status">{{ said }}</p>
+    <ProblemLine />
+    <p v-if="said" class="holds" role="status">{{ said }}</p>
     <section aria-labelledby="backup">
       <h2 id="backup">Backup</h2>
       <p>
@@ -152,12 +155,11 @@ const saveTable = () =>
     <section aria-labelledby="table">
       <h2 id="table">One table for a spreadsheet</h2>
       <form class="acts" @submit.prevent="saveTable">
-        <label class="field">
-          <span>Table</span>
+        <FieldPart label="Table">
           <select v-model="table" class="plain">
             <option v-for="name in filled" :key="name" :value="name">{{ capital(tableWords[name]) }}</option>
           </select>
-        </label>
+        </FieldPart>
         <v-btn class="alt" type="submit">Save it as CSV</v-btn>
       </form>
     </section>

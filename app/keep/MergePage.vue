@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { asideWords } from '../../core/formats/salvage'
-import { sayError } from '../../core/messages'
 import { clashKey, whoseBench, type BenchClash, type MergePreview, type Side } from '../../core/records/together/merge'
 import type { Whose } from '../../core/records/together/owners'
 import type { AnyRecord, TableName, Tables } from '../../core/records/tables'
@@ -11,17 +10,19 @@ import { now, useMinute } from '../bench/clock'
 import { useBench } from '../bench/store'
 import ActButton from '../look/ActButton.vue'
 import FileButton from '../look/FileButton.vue'
-import { momentName, plural } from '../look/figures'
+import { plural } from '../look/figures'
+import { momentName } from '../look/times'
 import OneOf from '../look/OneOf.vue'
 import { benchWorker } from '../workers/client'
 import { clashName, countWords, recordName, settledWords, sideText } from './mergeWords'
 import { takeHanded } from './handed'
 import { BENCH_FILES, useFileRead } from './useFileRead'
+import ProblemLine from '../look/ProblemLine.vue'
 
 /** Puts another bench to this one: what is new, what differs, what clashes; written as one entry, taken back whole. */
 const bench = useBench()
 const minute = useMinute()
-const { progress, problem, read, cancel } = useFileRead()
+const { progress, fail, read, cancel } = useFileRead()
 const other = shallowRef<AnyBenchRead | null>(null)
 const whose = ref<Whose>('another')
 const preview = shallowRef<MergePreview | null>(null)
@@ -57,7 +58,7 @@ async function look() {
     preview.value = await benchWorker().mergePreview({ here, other: { tables, savedAt }, whose: whose.value })
     later()
   } catch (error) {
-    problem.value = sayError(error)
+    fail(error)
   }
 }
 const choose = (to: Whose | null) => {
@@ -112,7 +113,7 @@ async function put() {
     preview.value = null
     other.value = null
   } catch (error) {
-    problem.value = sayError(error)
+    fail(error)
   }
 }
 </script>
@@ -129,7 +130,7 @@ async function put() {
       Reading <progress :value="progress" max="1" aria-label="reading the file" />
       <v-btn class="quiet" @click="cancel">Cancel</v-btn>
     </p>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
     <p v-if="done" class="holds" role="status">{{ done }}</p>
     <template v-if="other && preview">
       <section aria-labelledby="what" data-preview>

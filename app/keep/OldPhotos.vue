@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
-import { sayError } from '../../core/messages'
 import { now } from '../bench/clock'
 import { keepPhoto, movePhotosOut, photoPlaces, type PhotoPlace } from '../bench/photos'
 import { useBench } from '../bench/store'
@@ -10,12 +9,15 @@ import FileButton from '../look/FileButton.vue'
 import { plural } from '../look/figures'
 import { benchWorker } from '../workers/client'
 import { sizeWords } from './sizeWords'
+import FieldPart from '../look/FieldPart'
+import { useAttempt } from '../look/attempt'
+import ProblemLine from '../look/ProblemLine.vue'
+import { DAY_MS } from '../../core/quantities/days'
 
 /** Photos make most of what a bench takes up: older ones go to a file of the maker's, and come back from it. */
 const props = defineProps<{ stem: string }>()
 const emit = defineEmits<{ moved: [] }>()
 const bench = useBench()
-const DAY = 86_400_000
 const ages = [
   { days: 30, words: 'a month' },
   { days: 90, words: 'three months' },
@@ -40,12 +42,12 @@ const photos = computed(() =>
   ),
 )
 const here = computed(() => photos.value.filter(({ bytes }) => bytes !== null))
-const old = computed(() => here.value.filter(({ at }) => at < now() - days.value * DAY))
+const old = computed(() => here.value.filter(({ at }) => at < now() - days.value * DAY_MS))
 const away = computed(() => photos.value.filter(({ file }) => file !== null))
 const files = computed(() => [...new Set(away.value.map(({ file }) => file!))])
 const sum = (of: readonly { bytes: number | null }[]) => sizeWords(of.reduce((all, { bytes }) => all + bytes!, 0))
 
-const problem = ref('')
+const { clear, fail } = useAttempt()
 const said = ref('')
 /** 0…1 while a file is made, or read and its photos taken out or back */
 const progress = ref<number | null>(null)
@@ -56,14 +58,15 @@ interface Options {
   onProgress: (done: number) => void
 }
 async function trying(work: (options: Options) => Promise<string>) {
-  problem.value = said.value = ''
+  clear()
+  said.value = ''
   running = new AbortController()
   progress.value = 0
   let words = ''
   try {
     words = await work({ signal: running.signal, onProgress: (done) => (progress.value = done) })
   } catch (error) {
-    if ((error as Error).name !== 'AbortError') problem.value = sayError(error)
+    if ((error as Error).name !== 'AbortError') fail(error)
   } finally {
     progress.value = null
   }
@@ -122,20 +125,19 @@ const bringBack = (file: File) =>
 <template>
   <section v-if="photos.length" aria-labelledby="photos">
     <h2 id="photos">Photos</h2>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="said" class="holds" role="status">{{ said }}</p>
+    <ProblemLine />
+    <p v-if="said" class="holds" role="status">{{ said }}</p>
     <p class="num">
       {{ plural(here.length, 'photo') }} in this browser, {{ sum(here)
       }}<template v-if="away.length">; {{ plural(away.length, 'other') }} in {{ files.join(', ') }}</template
       >.
     </p>
     <div v-if="here.length" class="acts">
-      <label class="field">
-        <span>Older than</span>
+      <FieldPart label="Older than">
         <select v-model.number="days" class="plain">
           <option v-for="age in ages" :key="age.days" :value="age.days">{{ age.words }}</option>
         </select>
-      </label>
+      </FieldPart>
       <p class="num count" data-old>{{ old.length ? `${plural(old.length, 'photo')}, ${sum(old)}` : 'none' }}</p>
       <template v-if="old.length">
         <ActButton class="alt" :act="save">Save them to a file</ActButton>

@@ -18,6 +18,7 @@ import FileButton from '../look/FileButton.vue'
 import RowsTaken from '../look/RowsTaken.vue'
 import { handOver } from './handed'
 import { piece } from '../look/piece'
+import FieldPart from '../look/FieldPart'
 
 /** Past tests out of a spreadsheet: columns mapped on screen, bad rows named, then looked at as another bench is. */
 const router = useRouter()
@@ -78,25 +79,24 @@ async function look() {
       how they were read.
     </p>
     <FileButton accept=".csv,.tsv,.txt,text/csv" @pick="pick">Choose a CSV file</FileButton>
-    <label class="field"
-      ><span>Or paste the rows</span
-      ><textarea v-model="text" class="plain" rows="6" spellcheck="false" :placeholder="EXAMPLE"></textarea>
-    </label>
+    <FieldPart label="Or paste the rows">
+      <textarea v-model="text" class="plain" rows="6" spellcheck="false" :placeholder="EXAMPLE"></textarea>
+    </FieldPart>
     <template v-if="rows.length">
       <div class="maps">
-        <label class="field"><span>They are called</span><input v-model="name" class="plain" maxlength="80" /></label>
-        <label class="field"
-          ><span>Test</span>
+        <FieldPart label="They are called">
+          <input v-model="name" class="plain" maxlength="80" />
+        </FieldPart>
+        <FieldPart label="Test">
           <select v-model="test" class="plain">
             <option v-for="one in pastTestKinds" :key="one" :value="one">{{ pastTestWords(one) }}</option>
-          </select></label
-        >
-        <label class="field"
-          ><span>Loads without a unit are in</span>
+          </select>
+        </FieldPart>
+        <FieldPart label="Loads without a unit are in">
           <select v-model="unit" class="plain">
             <option v-for="one in forceUnits" :key="one" :value="one">{{ forceUnitWords[one] }}</option>
-          </select></label
-        >
+          </select>
+        </FieldPart>
       </div>
       <ColumnMap :words="columnWords" :mapping="mapping" :titles="head" @map="own = $event" />
       <RowsTaken :taken="found.taken" :bad="found.bad" />

@@ -1,7 +1,7 @@
 import { onScopeDispose, ref } from 'vue'
-import { sayError } from '../../core/messages'
 import type { AnyBenchRead } from '../bench/packageFile'
 import { benchWorker } from '../workers/client'
+import { useAttempt } from '../look/attempt'
 
 /** What a bench may be read from: a bench file, a data package. */
 export const BENCH_FILES = '.json,.zip,application/json,application/zip'
@@ -10,14 +10,14 @@ export const BENCH_FILES = '.json,.zip,application/json,application/zip'
 export function useFileRead() {
   /** 0…1 while it reads, else null */
   const progress = ref<number | null>(null)
-  const problem = ref('')
+  const { clear, fail, problem } = useAttempt()
   let running: AbortController | null = null
 
   /** @returns null where it was cancelled, or could not be read (the problem says why) */
   async function read(file: Blob): Promise<AnyBenchRead | null> {
     running?.abort()
     const mine = (running = new AbortController())
-    problem.value = ''
+    clear()
     progress.value = 0
     try {
       return await benchWorker().readFile(
@@ -25,7 +25,7 @@ export function useFileRead() {
         { signal: mine.signal, onProgress: (done) => (progress.value = done) },
       )
     } catch (error) {
-      if (!mine.signal.aborted) problem.value = sayError(error)
+      if (!mine.signal.aborted) fail(error)
       return null
     } finally {
       if (running === mine) progress.value = null
@@ -33,5 +33,5 @@ export function useFileRead() {
   }
   const cancel = () => running?.abort()
   onScopeDispose(cancel)
-  return { progress, problem, read, cancel }
+  return { progress, problem, fail, read, cancel }
 }

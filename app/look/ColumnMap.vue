@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends string">
 import { computed } from 'vue'
+import FieldPart from './FieldPart'
 
 /** Which column of a pasted table is what; none where it has no such column. */
 const props = defineProps<{
@@ -19,13 +20,12 @@ function map(column: T, event: Event) {
 <template>
   <fieldset class="maps">
     <legend class="visually-hidden">Which column is what</legend>
-    <label v-for="column in columns" :key="column" class="field"
-      ><span>{{ words[column] }}</span>
+    <FieldPart v-for="column in columns" :key="column" :label="words[column]">
       <select class="plain" :value="mapping[column] ?? ''" @change="map(column, $event)">
         <option value="">none</option>
         <option v-for="(title, i) in titles" :key="i" :value="i">{{ title || `column ${i + 1}` }}</option>
       </select>
-    </label>
+    </FieldPart>
   </fieldset>
 </template>
 

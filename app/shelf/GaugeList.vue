@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { sayError } from '../../core/messages'
 import { gaugeError } from '../../core/readings/gaugeCheck'
 import { separators, type Instrument } from '../../core/records/instrument'
 import { stampNow } from '../bench/clock'
@@ -8,6 +7,9 @@ import { useForce } from '../bench/force'
 import { editOf, useBench } from '../bench/store'
 import { plural } from '../look/figures'
 import { checkFrom, emptyInstrument, instrumentFrom } from './instrumentWork'
+import FieldPart from '../look/FieldPart'
+import { useAttempt } from '../look/attempt'
+import ProblemLine from '../look/ProblemLine.vue'
 
 /** Gauges and scales that are read over a line: range, step, how their lines are written, checks by a known weight. */
 const bench = useBench()
@@ -17,22 +19,18 @@ const usual = computed(() => bench.bench?.gauge.unit ?? 'N')
 const typed = reactive(emptyInstrument())
 const checking = ref<string | null>(null)
 const check = reactive({ weight: '', litres: '', bottle: '', read: '' })
-const problem = ref('')
+const { attempt } = useAttempt()
 const keep = (label: string, instruments: Instrument[]) =>
   bench.edit(label, [editOf('bench', bench.bench!, { instruments })], [], true)
 
 async function add() {
-  problem.value = ''
-  try {
+  await attempt(async () => {
     const one = instrumentFrom(typed, usual.value)
     if (await keep(`Gauge: ${one.name}`, [...all.value, one])) Object.assign(typed, emptyInstrument())
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 async function noteCheck(one: Instrument) {
-  problem.value = ''
-  try {
+  await attempt(async () => {
     const made = checkFrom(check, usual.value, stampNow())
     const changed = all.value.map((other) =>
       other.id === one.id ? { ...other, checks: [...other.checks, made] } : other,
@@ -40,9 +38,7 @@ async function noteCheck(one: Instrument) {
     if (!(await keep(`${one.name} checked against ${made.how}`, changed))) return
     Object.assign(check, { weight: '', litres: '', bottle: '', read: '' })
     checking.value = null
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 const errorOf = (one: Instrument) => {
   const error = gaugeError(one)
@@ -79,18 +75,18 @@ const separatorWords = { comma: 'commas', semicolon: 'semicolons', tab: 'tabs', 
           >
         </p>
         <form v-if="checking === one.id" @submit.prevent="noteCheck(one)">
-          <label class="field"
-            ><span>Known weight</span><input v-model="check.weight" class="plain" placeholder="2 kg"
-          /></label>
-          <label class="field"
-            ><span>or water</span><input v-model="check.litres" class="plain" placeholder="1.5 l"
-          /></label>
-          <label class="field"
-            ><span>in a bottle of</span><input v-model="check.bottle" class="plain" placeholder="40 g"
-          /></label>
-          <label class="field"
-            ><span>It read</span><input v-model="check.read" class="plain" :placeholder="`15.1 ${usual}`"
-          /></label>
+          <FieldPart label="Known weight" name="known weight">
+            <input v-model="check.weight" class="plain" placeholder="2 kg" />
+          </FieldPart>
+          <FieldPart label="or water" name="water">
+            <input v-model="check.litres" class="plain" placeholder="1.5 l" />
+          </FieldPart>
+          <FieldPart label="in a bottle of" name="empty bottle">
+            <input v-model="check.bottle" class="plain" placeholder="40 g" />
+          </FieldPart>
+          <FieldPart label="It read" name="what it read">
+            <input v-model="check.read" class="plain" :placeholder="`15.1 ${usual}`" />
+          </FieldPart>
           <v-btn class="alt" type="submit">Note the check</v-btn>
         </form>
       </li>
@@ -98,44 +94,43 @@ const separatorWords = { comma: 'commas', semicolon: 'semicolons', tab: 'tabs', 
     <details>
       <summary>Add a gauge or scale with a USB or serial line</summary>
       <form @submit.prevent="add">
-        <label class="field"><span>Its name</span><input v-model="typed.name" class="plain" maxlength="60" /></label>
-        <label class="field"
-          ><span>It reads up to</span><input v-model="typed.limit" class="plain" placeholder="500 N"
-        /></label>
-        <label class="field"
-          ><span>in steps of</span><input v-model="typed.step" class="plain" placeholder="0.1 N"
-        /></label>
-        <label class="field"
-          ><span>Speed of its line, baud</span><input v-model="typed.baud" class="plain" inputmode="numeric"
-        /></label>
-        <label class="field"
-          ><span>Cells kept apart by</span>
+        <FieldPart label="Its name" name="name">
+          <input v-model="typed.name" class="plain" maxlength="60" />
+        </FieldPart>
+        <FieldPart label="It reads up to" name="its limit">
+          <input v-model="typed.limit" class="plain" placeholder="500 N" />
+        </FieldPart>
+        <FieldPart label="in steps of" name="its step">
+          <input v-model="typed.step" class="plain" placeholder="0.1 N" />
+        </FieldPart>
+        <FieldPart label="Speed of its line, baud" name="The speed of its line">
+          <input v-model="typed.baud" class="plain" inputmode="numeric" />
+        </FieldPart>
+        <FieldPart label="Cells kept apart by">
           <select v-model="typed.separator" class="plain">
             <option v-for="one in separators" :key="one" :value="one">{{ separatorWords[one] }}</option>
           </select>
-        </label>
-        <label class="field"
-          ><span>Figures with a decimal</span>
+        </FieldPart>
+        <FieldPart label="Figures with a decimal">
           <select v-model="typed.decimal" class="plain">
             <option value="point">point</option>
             <option value="comma">comma</option>
           </select>
-        </label>
-        <label class="field"
-          ><span>Load in cell</span><input v-model="typed.column" class="plain" inputmode="numeric"
-        /></label>
-        <label class="field"
-          ><span>Travel in cell, mm</span
-          ><input v-model="typed.travelColumn" class="plain" inputmode="numeric" placeholder="none"
-        /></label>
-        <label class="field"
-          ><span>Unit where a line names none</span><input v-model="typed.unit" class="plain" maxlength="8"
-        /></label>
+        </FieldPart>
+        <FieldPart label="Load in cell" name="The column of the load">
+          <input v-model="typed.column" class="plain" inputmode="numeric" />
+        </FieldPart>
+        <FieldPart label="Travel in cell" name="The column of the travel" unit="mm">
+          <input v-model="typed.travelColumn" class="plain" inputmode="numeric" placeholder="none" />
+        </FieldPart>
+        <FieldPart label="Unit where a line names none" name="unit">
+          <input v-model="typed.unit" class="plain" maxlength="8" />
+        </FieldPart>
         <label class="tick"><input v-model="typed.turned" type="checkbox" /> A pull is written below zero</label>
         <v-btn class="alt" type="submit">Put it on the shelf</v-btn>
       </form>
     </details>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
   </section>
 </template>
 

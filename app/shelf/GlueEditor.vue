@@ -4,12 +4,15 @@ import { families, familyOf, unknownFamily } from '../../core/knowledge/families
 import { labelFactIds } from '../../core/knowledge/labelFactIds'
 import { labelFactWords } from '../../core/knowledge/labelFactWords'
 import { hazardCodes } from '../../core/knowledge/hazards'
-import { sayError } from '../../core/messages'
 import type { Adhesive, StockItem } from '../../core/records/shelf'
 import { useBench } from '../bench/store'
-import { capital, lasting } from '../look/figures'
+import { capital } from '../look/figures'
+import { lasting } from '../look/times'
 import { glueForm, keepGlue } from './shelfWork'
 import { sameGlues } from './sameGlue'
+import FieldPart from '../look/FieldPart'
+import { useAttempt } from '../look/attempt'
+import ProblemLine from '../look/ProblemLine.vue'
 
 const props = defineProps<{ adhesive: Adhesive | null; pack: StockItem | null }>()
 const emit = defineEmits<{ done: [] }>()
@@ -18,7 +21,7 @@ const bench = useBench()
 const { adhesive: opened, pack: openedPack } = props
 const form = ref(glueForm(opened, openedPack))
 const newPack = ref(false)
-const problem = ref('')
+const { attempt } = useAttempt()
 const family = computed(() => familyOf(form.value.family))
 const known = computed(() => family.value.id !== unknownFamily.id)
 const usual = (seconds: number) => (known.value ? `usually ${lasting(seconds)}` : 'see its label')
@@ -33,11 +36,9 @@ function startPack() {
   Object.assign(form.value, { batch: '', bought: '', opened: '', expires: '', left: '100' })
 }
 async function keep() {
-  try {
+  await attempt(async () => {
     if (await keepGlue(bench, form.value, opened, newPack.value ? null : openedPack)) emit('done')
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 </script>
 
@@ -47,117 +48,118 @@ async function keep() {
     :aria-label="adhesive ? `Change ${adhesive.name}` : 'A glue for the shelf'"
     @submit.prevent="keep"
   >
-    <label class="field two"
-      ><span>What you call it</span
-      ><input v-model="form.name" class="plain" placeholder="Tin contact, solvent" maxlength="80"
-    /></label>
-    <label class="field two">
-      <span>Its family</span>
+    <FieldPart class="two" label="What you call it" name="name">
+      <input v-model="form.name" class="plain" placeholder="Tin contact, solvent" maxlength="80" />
+    </FieldPart>
+    <FieldPart class="two" label="Its family">
       <select v-model="form.family" class="plain">
         <option v-for="one in families" :key="one.id" :value="one.id">{{ one.name }}</option>
         <option :value="unknownFamily.id">not known</option>
       </select>
-    </label>
-    <label class="field two"
-      ><span>Other names it goes by, between commas</span
-      ><input v-model="form.aliases" class="plain" placeholder="Cobbler’s tin, the yellow one" maxlength="200"
-    /></label>
+    </FieldPart>
+    <FieldPart class="two" label="Other names it goes by, between commas">
+      <input v-model="form.aliases" class="plain" placeholder="Cobbler’s tin, the yellow one" maxlength="200" />
+    </FieldPart>
     <p v-if="alike.length" class="careful whole" role="status">
       May be the same as {{ alike.map(({ name }) => name).join(', ') }}, which already stands on the shelf.
     </p>
-    <label class="field"
-      ><span>Pack holds</span><input v-model="form.packSize" class="plain" inputmode="decimal" placeholder="not known"
-    /></label>
-    <label class="field"
-      ><span>of</span
-      ><select v-model="form.packUnit" class="plain">
+    <FieldPart label="Pack holds" name="pack size">
+      <input v-model="form.packSize" class="plain" inputmode="decimal" placeholder="not known" />
+    </FieldPart>
+    <FieldPart label="of">
+      <select v-model="form.packUnit" class="plain">
         <option v-for="unit in ['g', 'ml', 'm', 'stick', 'piece']" :key="unit">{{ unit }}</option>
-      </select></label
-    >
-    <label class="field"
-      ><span>Price of a pack</span
-      ><input v-model="form.packPrice" class="plain" inputmode="decimal" placeholder="not known"
-    /></label>
+      </select>
+    </FieldPart>
+    <FieldPart label="Price of a pack" name="price">
+      <input v-model="form.packPrice" class="plain" inputmode="decimal" placeholder="not known" />
+    </FieldPart>
     <fieldset class="whole">
       <legend>
         {{ newPack ? 'The new pack' : 'The pack in use' }}
         <v-btn v-if="pack && !newPack" class="quiet" @click="startPack">Start a new pack</v-btn>
       </legend>
-      <label class="field"><span>Batch</span><input v-model="form.batch" class="plain" maxlength="60" /></label>
-      <label class="field"><span>Bought on</span><input v-model="form.bought" class="plain" type="date" /></label>
-      <label class="field"><span>Opened on</span><input v-model="form.opened" class="plain" type="date" /></label>
-      <label class="field"><span>Good until</span><input v-model="form.expires" class="plain" type="date" /></label>
-      <label class="field"><span>Left, %</span><input v-model="form.left" class="plain" inputmode="decimal" /></label>
+      <FieldPart label="Batch">
+        <input v-model="form.batch" class="plain" maxlength="60" />
+      </FieldPart>
+      <FieldPart label="Bought on">
+        <input v-model="form.bought" class="plain" type="date" />
+      </FieldPart>
+      <FieldPart label="Opened on">
+        <input v-model="form.opened" class="plain" type="date" />
+      </FieldPart>
+      <FieldPart label="Good until">
+        <input v-model="form.expires" class="plain" type="date" />
+      </FieldPart>
+      <FieldPart label="Left" name="What is left, in percent," unit="%">
+        <input v-model="form.left" class="plain" inputmode="decimal" />
+      </FieldPart>
     </fieldset>
     <fieldset class="whole">
       <legend>What the label says, where it differs from its family. Empty means as usual.</legend>
-      <label class="field"
-        ><span>Wait before closing</span><input v-model="form.wait" class="plain" :placeholder="usual(family.waitMinS)"
-      /></label>
-      <label class="field"
-        ><span>Hold</span><input v-model="form.hold" class="plain" :placeholder="usual(family.holdS)"
-      /></label>
-      <label class="field"
-        ><span>Can be handled after</span
-        ><input v-model="form.handling" class="plain" :placeholder="usual(family.handlingS)"
-      /></label>
-      <label class="field"
-        ><span>Full cure</span><input v-model="form.full" class="plain" :placeholder="usual(family.fullS)"
-      /></label>
-      <label class="field"
-        ><span>Holds to</span
-        ><input
+      <FieldPart label="Wait before closing" name="wait">
+        <input v-model="form.wait" class="plain" :placeholder="usual(family.waitMinS)" />
+      </FieldPart>
+      <FieldPart label="Hold" name="hold">
+        <input v-model="form.hold" class="plain" :placeholder="usual(family.holdS)" />
+      </FieldPart>
+      <FieldPart label="Can be handled after" name="handling">
+        <input v-model="form.handling" class="plain" :placeholder="usual(family.handlingS)" />
+      </FieldPart>
+      <FieldPart label="Full cure" name="full cure">
+        <input v-model="form.full" class="plain" :placeholder="usual(family.fullS)" />
+      </FieldPart>
+      <FieldPart label="Holds to" name="heat">
+        <input
           v-model="form.heat"
           class="plain"
           :placeholder="known ? `usually ${family.serviceMaxC} °C` : 'see its label'"
-      /></label>
-      <label class="field"
-        ><span>Down to</span
-        ><input
+        />
+      </FieldPart>
+      <FieldPart label="Down to" name="cold">
+        <input
           v-model="form.cold"
           class="plain"
           :placeholder="known ? `usually ${family.serviceMinC} °C` : 'see its label'"
-      /></label>
-      <label class="field"
-        ><span>Bridges</span
-        ><input
+        />
+      </FieldPart>
+      <FieldPart label="Bridges" name="gap">
+        <input
           v-model="form.gap"
           class="plain"
           :placeholder="known ? `usually ${family.gapMaxMm} mm` : 'see its label'"
-      /></label>
-      <label class="field"
-        ><span>Stands</span
-        ><select v-model="form.water" class="plain">
+        />
+      </FieldPart>
+      <FieldPart label="Stands">
+        <select v-model="form.water" class="plain">
           <option value="">as its family</option>
           <option value="no">no water</option>
           <option value="splash">splashes</option>
           <option value="wash">rain or washing</option>
           <option value="soak">soaking</option>
-        </select></label
-      >
-      <label class="field"
-        ><span>Evaporates, % by weight</span
-        ><input
+        </select>
+      </FieldPart>
+      <FieldPart label="Evaporates, % by weight" name="What evaporates, in percent,">
+        <input
           v-model="form.volatile"
           class="plain"
           inputmode="decimal"
           :placeholder="`usually ${Math.round(family.volatileShare * 100)}`"
-      /></label>
-      <label class="field"
-        ><span>Limit in its data sheet, mg/m³</span
-        ><input v-model="form.limit" class="plain" inputmode="decimal" placeholder="none typed"
-      /></label>
+        />
+      </FieldPart>
+      <FieldPart label="Limit in its data sheet, mg/m³" name="limit">
+        <input v-model="form.limit" class="plain" inputmode="decimal" placeholder="none typed" />
+      </FieldPart>
     </fieldset>
     <fieldset class="whole">
       <legend>What else its label declares. Each takes part in every shortlist.</legend>
-      <label v-for="fact in labelFactIds" :key="fact" class="field"
-        ><span>{{ capital(labelFactWords[fact].yes) }}</span
-        ><select v-model="form.facts[fact]" class="plain">
+      <FieldPart v-for="fact in labelFactIds" :key="fact" :label="capital(labelFactWords[fact].yes)">
+        <select v-model="form.facts[fact]" class="plain">
           <option value="">it does not say</option>
           <option value="yes">yes</option>
           <option value="no">no</option>
-        </select></label
-      >
+        </select>
+      </FieldPart>
     </fieldset>
     <fieldset class="whole">
       <legend>
@@ -172,7 +174,7 @@ async function keep() {
         >
       </template>
     </fieldset>
-    <p v-if="problem" class="problem whole" role="alert">{{ problem }}</p>
+    <ProblemLine class="whole" />
     <div class="acts whole">
       <v-btn class="go" type="submit">{{ adhesive ? 'Keep the changes' : 'Put it on the shelf' }}</v-btn>
       <v-btn class="quiet" @click="emit('done')">Leave it</v-btn>

@@ -3,11 +3,13 @@ import { computed, ref } from 'vue'
 import { grips, type Grip } from '../../core/knowledge/rungs'
 import { PULLS_NEEDED, quantileType7 } from '../../core/readings/hands'
 import { parseQuantity } from '../../core/quantities/parse'
-import { sayError } from '../../core/messages'
 import { update } from '../../core/records/entry'
 import { useForce } from '../bench/force'
 import { useBench } from '../bench/store'
 import { plural } from '../look/figures'
+import FieldPart from '../look/FieldPart'
+import { useAttempt } from '../look/attempt'
+import ProblemLine from '../look/ProblemLine.vue'
 
 // A maker pulls each grip on the scale a few times, once; from then on "one hand" is a load.
 const bench = useBench()
@@ -19,13 +21,12 @@ const words: Record<Grip, string> = {
   'two-hands': 'two hands',
 }
 const typed = ref<Record<string, string>>({})
-const problem = ref('')
+const { attempt, refuse } = useAttempt()
 const hands = computed(() => bench.bench!.hands)
 async function add(grip: Grip) {
-  problem.value = ''
-  try {
-    const { inside } = parseQuantity(typed.value[grip] ?? '', 'force', 'kg')
-    if (inside <= 0) throw new Error('A pull must be more than zero.')
+  await attempt(async () => {
+    const { inside } = parseQuantity(typed.value[grip] ?? '', 'force', 'kg', grip)
+    if (inside <= 0) return refuse('A pull must be more than zero.', grip)
     const pulls = [...hands.value[grip], Number(inside.toPrecision(4))]
     if (
       await bench.write(`Hand calibration: ${words[grip]}, pull ${pulls.length}`, [
@@ -33,9 +34,7 @@ async function add(grip: Grip) {
       ])
     )
       typed.value[grip] = ''
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 /** what nine of ten pulls lie between */
 const rangeOf = (pulls: readonly number[]) =>
@@ -60,15 +59,16 @@ const rangeOf = (pulls: readonly number[]) =>
           }}
         </span>
         <form @submit.prevent="add(grip)">
-          <label class="visually-hidden" :for="`grip-${grip}`">Pull with {{ words[grip] }}</label>
-          <input :id="`grip-${grip}`" v-model="typed[grip]" class="plain" placeholder="4.2 kg" />
+          <FieldPart :name="grip" :label="`Pull with ${words[grip]}`" unseen>
+            <input v-model="typed[grip]" class="plain" placeholder="4.2 kg" />
+          </FieldPart>
           <v-btn class="alt" type="submit"
             >Add this pull<span class="visually-hidden"> of {{ words[grip] }}</span></v-btn
           >
         </form>
       </li>
     </ul>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
   </section>
 </template>
 
@@ -87,6 +87,9 @@ ul {
 form {
   display: flex;
   gap: 8px;
+}
+.field {
+  flex: 1;
 }
 .v-btn {
   flex: none;

@@ -4,7 +4,6 @@ import { families } from '../../core/knowledge/families'
 import { hazardCodes } from '../../core/knowledge/hazardCodes'
 import { materialClasses } from '../../core/knowledge/materials'
 import { materialGroups } from '../../core/knowledge/materialSchema'
-import { sayError } from '../../core/messages'
 import { adviceGrades, type HouseRule } from '../../core/records/shelf'
 import { useBench } from '../bench/store'
 import {
@@ -16,6 +15,9 @@ import {
   mechanismWords,
   ruleForm,
 } from './houseRuleWork'
+import FieldPart from '../look/FieldPart'
+import { useAttempt } from '../look/attempt'
+import ProblemLine from '../look/ProblemLine.vue'
 
 const props = defineProps<{ rule: HouseRule | null }>()
 const emit = defineEmits<{ done: [] }>()
@@ -23,13 +25,11 @@ const bench = useBench()
 // As it stood when the form was opened.
 const { rule: opened } = props
 const form = ref(ruleForm(opened))
-const problem = ref('')
+const { attempt } = useAttempt()
 async function keep() {
-  try {
+  await attempt(async () => {
     if (await keepRule(bench, form.value, opened)) emit('done')
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 </script>
 
@@ -39,20 +39,17 @@ async function keep() {
     :aria-label="rule ? `Change the rule ${rule.name}` : 'A rule of the house'"
     @submit.prevent="keep"
   >
-    <label class="field wide"
-      ><span>The rule in your words</span
-      ><input v-model="form.name" class="plain" placeholder="No solvent glue indoors" maxlength="120"
-    /></label>
-    <label class="field"
-      ><span>It says</span
-      ><select v-model="form.verdict" class="plain">
+    <FieldPart class="wide" label="The rule in your words" name="name">
+      <input v-model="form.name" class="plain" placeholder="No solvent glue indoors" maxlength="120" />
+    </FieldPart>
+    <FieldPart label="It says">
+      <select v-model="form.verdict" class="plain">
         <option value="block">never</option>
         <option value="caution">be careful</option>
-      </select></label
-    >
-    <label class="field"
-      ><span>with</span
-      ><select v-model="form.glue" class="plain">
+      </select>
+    </FieldPart>
+    <FieldPart label="with" name="about">
+      <select v-model="form.glue" class="plain">
         <option value="">any glue</option>
         <optgroup label="Kinds">
           <option v-for="one in mechanismChoices" :key="one" :value="`mechanism:${one}`">
@@ -73,11 +70,10 @@ async function keep() {
         <optgroup label="Families">
           <option v-for="one in families" :key="one.id" :value="`family:${one.id}`">{{ one.name }}</option>
         </optgroup>
-      </select></label
-    >
-    <label class="field"
-      ><span>on</span
-      ><select v-model="form.material" class="plain">
+      </select>
+    </FieldPart>
+    <FieldPart label="on">
+      <select v-model="form.material" class="plain">
         <option value="">anything</option>
         <optgroup label="Groups">
           <option v-for="one in materialGroups" :key="one" :value="one">any {{ one }}</option>
@@ -88,32 +84,30 @@ async function keep() {
         <optgroup label="Materials">
           <option v-for="one in materialClasses" :key="one.id" :value="one.id">{{ one.name }}</option>
         </optgroup>
-      </select></label
-    >
-    <label class="field"
-      ><span>glued</span
-      ><select v-model="form.where" class="plain">
+      </select>
+    </FieldPart>
+    <FieldPart label="glued">
+      <select v-model="form.where" class="plain">
         <option value="">anywhere</option>
         <option value="indoors">indoors</option>
         <option value="outdoors">outdoors</option>
-      </select></label
-    >
-    <label class="field wide"
-      ><span>because</span
-      ><input v-model="form.reason" class="plain" maxlength="400" placeholder="Headaches in the shed last winter."
-    /></label>
-    <label class="field"
-      ><span>It rests on</span
-      ><select v-model="form.grade" class="plain">
+      </select>
+    </FieldPart>
+    <FieldPart class="wide" label="because" name="reason">
+      <input v-model="form.reason" class="plain" maxlength="400" placeholder="Headaches in the shed last winter." />
+    </FieldPart>
+    <FieldPart label="It rests on">
+      <select v-model="form.grade" class="plain">
         <option v-for="one in adviceGrades" :key="one">{{ one }}</option>
-      </select></label
-    >
-    <label class="field wide"
-      ><span>Evidence</span
-      ><input v-model="form.evidence" class="plain" maxlength="400" placeholder="H2-C1 to C3, peeled after a week"
-    /></label>
-    <label class="field"><span>Look again on</span><input v-model="form.lookAgain" class="plain" type="date" /></label>
-    <p v-if="problem" class="problem whole" role="alert">{{ problem }}</p>
+      </select>
+    </FieldPart>
+    <FieldPart class="wide" label="Evidence">
+      <input v-model="form.evidence" class="plain" maxlength="400" placeholder="H2-C1 to C3, peeled after a week" />
+    </FieldPart>
+    <FieldPart label="Look again on">
+      <input v-model="form.lookAgain" class="plain" type="date" />
+    </FieldPart>
+    <ProblemLine class="whole" />
     <div class="acts whole">
       <v-btn class="go" type="submit">{{ rule ? 'Keep the change' : 'Set this rule' }}</v-btn>
       <v-btn class="quiet" @click="emit('done')">Leave it</v-btn>

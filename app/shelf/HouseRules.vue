@@ -6,10 +6,11 @@ import { remove } from '../../core/records/entry'
 import type { HouseRule } from '../../core/records/shelf'
 import { useNow } from '../bench/clock'
 import { useBench } from '../bench/store'
-import { dayName } from '../look/figures'
+import { dayName } from '../look/times'
 import VerdictMark from '../look/VerdictMark.vue'
 import HouseRuleEditor from './HouseRuleEditor.vue'
 import { factWords, hazardWords, mechanismWords } from './houseRuleWork'
+import { startOfDay } from '../../core/quantities/days'
 
 /**
  * Rules of the house: what holds true here, why, on what evidence, and when to look again. They take part in every
@@ -35,7 +36,7 @@ function about(rule: HouseRule): string {
   const material = own || materialClasses.find(({ id }) => id === rule.material)?.name || rule.material
   return [glue, material && `on ${material}`, rule.where].filter(Boolean).join(', ')
 }
-const due = (rule: HouseRule) => rule.lookAgainOn !== null && Date.parse(`${rule.lookAgainOn}T00:00`) <= now.value
+const due = (rule: HouseRule) => rule.lookAgainOn !== null && startOfDay(rule.lookAgainOn) <= now.value
 const drop = (rule: HouseRule) => bench.write(`Drop the house rule: ${rule.name}`, [remove('houseRule', rule)], true)
 </script>
 

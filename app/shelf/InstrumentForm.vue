@@ -2,7 +2,6 @@
 import { ref, shallowRef, watch } from 'vue'
 import { parseQuantity } from '../../core/quantities/parse'
 import { parseMoney } from '../../core/quantities/parseMoney'
-import { sayError } from '../../core/messages'
 import { CodedError } from '../../core/errors'
 import { digitsOf } from '../../core/quantities/figure'
 import { forceUnits, forceUnitWords, type ForceUnit } from '../../core/quantities/force'
@@ -10,12 +9,15 @@ import { fromInside } from '../../core/quantities/units'
 import type { Bench } from '../../core/records/bench'
 import { sameRecord } from '../../core/records/entry'
 import { editOf, useBench } from '../bench/store'
+import FieldPart from '../look/FieldPart'
+import ProblemLine from '../look/ProblemLine.vue'
+import { useAttempt } from '../look/attempt'
 
 // What force is read with, and what an hour of the maker's work counts.
 const bench = useBench()
 const form = ref({ name: '', limit: '', step: '', unit: 'N' as ForceUnit, rate: '', currency: '' })
-const message = ref('')
-const bad = ref(false)
+const { attempt } = useAttempt()
+const said = ref('')
 /** as it stood when the form was filled */
 const opened = shallowRef<Bench | null>(null)
 /** A force of the scale as it would be typed, to six digits: what is converted back and forth stays what it was. */
@@ -42,7 +44,8 @@ watch(
   { immediate: true },
 )
 async function keep() {
-  try {
+  said.value = ''
+  await attempt(async () => {
     const { unit } = form.value
     const was = opened.value!.gauge
     /** what was not typed anew stays as exact as it was */
@@ -52,7 +55,11 @@ async function keep() {
     const resolutionN = read(form.value.step, was.resolutionN, 'smallest step')
     const gauge = { name: form.value.name.trim() || 'scale', limitN, resolutionN, unit }
     if (limitN <= resolutionN)
-      throw new CodedError('out-of-order', 'limit', { field: 'The scale', low: resolutionN, high: limitN })
+      throw new CodedError('out-of-order', 'limit', {
+        field: 'The scale',
+        low: typedIn(gauge, resolutionN),
+        high: typedIn(gauge, limitN),
+      })
     const ratePerHour = parseMoney(form.value.rate || '0', 'rate')
     const currency = form.value.currency.trim()
     if (currency.length > 6)
@@ -63,16 +70,12 @@ async function keep() {
     const kept = await bench.edit(`Read with: ${gauge.name}`, [
       editOf('bench', opened.value!, { gauge, ratePerHour, currency }),
     ])
-    bad.value = false
-    message.value = kept ? 'Kept.' : ''
+    said.value = kept ? 'Kept.' : ''
     if (kept) {
       opened.value = bench.bench
       form.value = asTyped(bench.bench!)
     }
-  } catch (error) {
-    bad.value = true
-    message.value = sayError(error)
-  }
+  })
 }
 </script>
 
@@ -80,30 +83,30 @@ async function keep() {
   <section aria-labelledby="instrument-title">
     <h2 id="instrument-title">Scale and money</h2>
     <form @submit.prevent="keep">
-      <label class="field"
-        ><span>Force is read with</span><input v-model="form.name" class="plain" maxlength="60"
-      /></label>
-      <label class="field"
-        ><span>It reads up to</span><input v-model="form.limit" class="plain" placeholder="50 kg"
-      /></label>
-      <label class="field"
-        ><span>in steps of</span><input v-model="form.step" class="plain" placeholder="10 g"
-      /></label>
-      <label class="field"
-        ><span>Loads are told in</span>
+      <FieldPart label="Force is read with">
+        <input v-model="form.name" class="plain" maxlength="60" />
+      </FieldPart>
+      <FieldPart label="It reads up to" name="limit">
+        <input v-model="form.limit" class="plain" placeholder="50 kg" />
+      </FieldPart>
+      <FieldPart label="in steps of" name="smallest step">
+        <input v-model="form.step" class="plain" placeholder="10 g" />
+      </FieldPart>
+      <FieldPart label="Loads are told in">
         <select v-model="form.unit" class="plain">
           <option v-for="unit in forceUnits" :key="unit" :value="unit">{{ forceUnitWords[unit] }}</option>
         </select>
-      </label>
-      <label class="field"
-        ><span>An hour of my work counts</span><input v-model="form.rate" class="plain" inputmode="decimal"
-      /></label>
-      <label class="field"
-        ><span>Currency</span><input v-model="form.currency" class="plain" maxlength="6" placeholder="€"
-      /></label>
+      </FieldPart>
+      <FieldPart label="An hour of my work counts" name="rate">
+        <input v-model="form.rate" class="plain" inputmode="decimal" />
+      </FieldPart>
+      <FieldPart label="Currency" name="currency">
+        <input v-model="form.currency" class="plain" maxlength="6" placeholder="€" />
+      </FieldPart>
       <v-btn class="alt" type="submit">Keep these</v-btn>
     </form>
-    <p v-if="message" :class="bad ? 'problem' : 'holds'" role="status">{{ message }}</p>
+    <ProblemLine />
+    <p v-if="said" class="holds" role="status">{{ said }}</p>
   </section>
 </template>
 

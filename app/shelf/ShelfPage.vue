@@ -3,11 +3,10 @@ import { computed, ref } from 'vue'
 import { materialClasses, materialClassOf } from '../../core/knowledge/materials'
 import { hazardsOf } from '../../core/knowledge/hazards'
 import { declaredWords } from '../../core/knowledge/labelFactWords'
-import { sayError } from '../../core/messages'
 import { showMoney } from '../../core/quantities/money'
 import type { Adhesive, Material } from '../../core/records/shelf'
 import { useBench } from '../bench/store'
-import { lasting } from '../look/figures'
+import { lasting } from '../look/times'
 import { productFamily } from '../../core/situation/label'
 import { packInUse } from '../../core/situation/packs'
 import { now } from '../bench/clock'
@@ -17,6 +16,9 @@ import HouseRules from './HouseRules.vue'
 import GaugeList from './GaugeList.vue'
 import InstrumentForm from './InstrumentForm.vue'
 import { keepMaterial } from './shelfWork'
+import FieldPart from '../look/FieldPart'
+import { useAttempt } from '../look/attempt'
+import ProblemLine from '../look/ProblemLine.vue'
 
 /** What its label declares, in its own words. */
 const declared = ({ label }: Adhesive) => declaredWords(label.facts ?? {}).join(', ')
@@ -29,7 +31,7 @@ const times = productFamily
 
 const materialForm = ref({ name: '', classId: 'foam-eva', thickness: '' })
 const changing = ref<Material | null>(null)
-const problem = ref('')
+const { attempt } = useAttempt()
 function change(material: Material) {
   changing.value = material
   materialForm.value = {
@@ -39,14 +41,11 @@ function change(material: Material) {
   }
 }
 async function keep() {
-  problem.value = ''
-  try {
+  await attempt(async () => {
     if (!(await keepMaterial(bench, materialForm.value, changing.value))) return
     changing.value = null
     materialForm.value = { name: '', classId: materialForm.value.classId, thickness: '' }
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 /** What a pack holds and costs; what is not known is said so. */
 const packWords = ({ packSize, packUnit, packPrice }: Adhesive) =>
@@ -125,23 +124,21 @@ const packWords = ({ packSize, packUnit, packPrice }: Adhesive) =>
         </li>
       </ul>
       <form class="add" @submit.prevent="keep">
-        <label class="field"
-          ><span>What you call it</span
-          ><input v-model="materialForm.name" class="plain" placeholder="Wing cloth, red" maxlength="80"
-        /></label>
-        <label class="field">
-          <span>It is a</span>
+        <FieldPart label="What you call it" name="name">
+          <input v-model="materialForm.name" class="plain" placeholder="Wing cloth, red" maxlength="80" />
+        </FieldPart>
+        <FieldPart label="It is a">
           <select v-model="materialForm.classId" class="plain">
             <option v-for="one in materialClasses" :key="one.id" :value="one.id">{{ one.name }}</option>
           </select>
-        </label>
-        <label class="field"
-          ><span>Thickness</span><input v-model="materialForm.thickness" class="plain" placeholder="0.2 mm"
-        /></label>
+        </FieldPart>
+        <FieldPart label="Thickness" name="thickness">
+          <input v-model="materialForm.thickness" class="plain" placeholder="0.2 mm" />
+        </FieldPart>
         <v-btn class="alt" type="submit">{{ changing ? 'Keep the change' : 'Add this material' }}</v-btn>
         <v-btn v-if="changing" class="quiet" @click="changing = null">Leave it</v-btn>
       </form>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <ProblemLine />
     </section>
     <HouseRules />
     <HandCalibration />

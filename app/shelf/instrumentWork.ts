@@ -46,7 +46,7 @@ export function instrumentFrom(typed: InstrumentTyped, usual: ForceUnit): Instru
   const limitN = parseQuantity(typed.limit, 'force', usual, 'its limit').inside
   const resolutionN = parseQuantity(typed.step, 'force', usual, 'its step').inside
   if (!(resolutionN > 0) || limitN <= resolutionN)
-    throw new CodedError('out-of-order', 'limit', { field: 'The gauge', low: resolutionN, high: limitN })
+    throw new CodedError('out-of-order', 'its limit', { field: 'The gauge', low: resolutionN, high: limitN })
   const unit = findUnit(typed.unit, 'force')
   if (!unit)
     throw new CodedError('not-one-of', 'unit', {
@@ -87,6 +87,7 @@ export function checkFrom(
       )
     : parseQuantity(typed.weight, 'force', 'kg', 'known weight').inside
   const readN = parseQuantity(typed.read, 'force', usual, 'what it read').inside
-  if (!(trueN > 0) || !(readN > 0)) throw new CodedError('no-load', 'weight')
+  if (!(trueN > 0) || !(readN > 0))
+    throw new CodedError('no-load', trueN > 0 ? 'what it read' : water ? 'water' : 'known weight')
   return { at: now, trueN, readN, how: water ? `${typed.litres.trim()} of water` : typed.weight.trim() }
 }

@@ -6,6 +6,7 @@ import type { Brief } from '../records/joint'
 import type { Reading } from '../records/reading'
 import type { Coupon, Decision, Round } from '../records/round'
 import type { StockItem } from '../records/shelf'
+import { startOfDay } from '../quantities/days'
 
 /** Why a decision is to be looked at again. */
 export type Reopened =
@@ -54,7 +55,7 @@ export function reopenedBy(
   const before = decision.known.required
   if (before != null && now !== null && Math.abs(now / before - 1) > MOVED) out.push({ why: 'limit', before, now })
   for (const { openedOn, batch } of stock)
-    if (openedOn !== null && Date.parse(`${openedOn}T00:00`) > decision.at) out.push({ why: 'pack', openedOn, batch })
+    if (openedOn !== null && startOfDay(openedOn) > decision.at) out.push({ why: 'pack', openedOn, batch })
   return out
 }
 

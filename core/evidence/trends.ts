@@ -1,5 +1,6 @@
 import { phiCdf } from '../statistics/normal'
 import type { EvidencePoint } from './pairEvidence'
+import { DAY_MS } from '../quantities/days'
 
 /** A trend is said only when so few random orders of the same pulls would show as strong a one. */
 const SURE = 0.05
@@ -9,7 +10,7 @@ const DRAWN_PULLS = 400
 /** Fewer pulls than this carry no trend. */
 export const TREND_PULLS = 6
 const Z95 = 1.6448536269514722
-const MONTH_MS = 30.44 * 86_400_000
+const MONTH_MS = 30.44 * DAY_MS
 
 /** How strength goes with something else, over pulls that are otherwise alike. */
 export interface Trend {

@@ -13,6 +13,7 @@ import type { OutcomeRecord, Reading } from '../records/reading'
 import type { Coupon, Procedure, Round } from '../records/round'
 import { noTables, type Tables } from '../records/tables'
 import { pastedEnd } from './pastedRows'
+import { DAY_MS } from '../quantities/days'
 
 /** What a column of past tests holds. */
 const pastColumns = ['a', 'b', 'glue', 'load', 'width', 'overlap', 'where', 'day', 'note'] as const
@@ -181,7 +182,7 @@ function outcomeOf(text: string): OutcomeRecord {
 function dayOf(text: string, now: number): number {
   if (!text) return 0
   const at = /^\d{4}-\d{2}-\d{2}$/.test(text) ? Date.parse(`${text}T12:00:00Z`) : Number.NaN
-  if (Number.isNaN(at) || at > now + 86_400_000)
+  if (Number.isNaN(at) || at > now + DAY_MS)
     throw new RowFault(`the day “${text}” is not read: 2025-03-14 was expected, and not one to come`)
   return at
 }

@@ -6,6 +6,7 @@ import { listOrder } from './search'
 import type { Chain, Problem } from './problem'
 import { chainOf, type RoundToGlue } from './round'
 import { hoursFrom, without, type Hours } from './windows'
+import { DAY_MS } from '../quantities/days'
 
 /** The build's own joints of one kind, once it is decided how they are glued. */
 export interface JointsToGlue {
@@ -141,7 +142,7 @@ export function planJoints(
   while (bad - good > 1) {
     const middle = Math.floor((good + bad) / 2)
     const from = now + middle * GRAIN_MIN * MINUTE
-    const placed = at(from, Math.max(1, Math.ceil((readyBy - from) / 86_400_000)) + 1)
+    const placed = at(from, Math.max(1, Math.ceil((readyBy - from) / DAY_MS)) + 1)
     if (placed && placed.closed + cureMs <= readyBy) [good, best] = [middle, placed]
     else bad = middle
   }

@@ -9,7 +9,8 @@ import { eveningsOf, eveningWords } from './evening'
 import { parseHours, sayHours } from './hours'
 import { problemOf, type RoundToGlue } from './round'
 import { search } from './search'
-import { hoursFrom, localDay } from './windows'
+import { hoursFrom } from './windows'
+import { dayOf } from '../quantities/days'
 
 const MINUTE = 60_000
 const step = (kind: Step['kind'], minS = 0, maxS: number | null = null, more: Partial<Step> = {}): Step => ({
@@ -222,7 +223,7 @@ describe('a round as a timetable', () => {
       expect.stringMatching(/^glue [AB], then [AB]$/),
       'pull all 2',
     ])
-    expect(localDay(evenings[1]!.from)).toBe('2026-11-29')
+    expect(dayOf(evenings[1]!.from)).toBe('2026-11-29')
     expect(evenings.flatMap(({ tasks }) => tasks).every((task) => task.to >= task.from)).toBe(true)
   })
 })
@@ -240,7 +241,7 @@ describe('when somebody works', () => {
       START + 30 * MINUTE,
       4,
     )
-    expect(hours.map(({ from, to }) => [localDay(from), (to - from) / MINUTE])).toEqual([
+    expect(hours.map(({ from, to }) => [dayOf(from), (to - from) / MINUTE])).toEqual([
       ['2026-11-27', 150],
       ['2026-11-29', 60],
       ['2026-11-30', 180],

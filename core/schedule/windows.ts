@@ -1,16 +1,10 @@
 import type { Shop } from '../records/shop'
+import { dayOf } from '../quantities/days'
 
 /** A span of time, ms. */
 export interface Hours {
   from: number
   to: number
-}
-
-const two = (n: number) => String(n).padStart(2, '0')
-/** The local day of a time, "2026-12-04". */
-export const localDay = (at: number): string => {
-  const date = new Date(at)
-  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
 }
 
 /**
@@ -31,7 +25,7 @@ export function hoursFrom(
     const at = (minute: number) =>
       new Date(midnight.getFullYear(), midnight.getMonth(), midnight.getDate(), 0, minute).getTime()
     const spans =
-      other.get(localDay(midnight.getTime())) ??
+      other.get(dayOf(midnight.getTime())) ??
       weekly.filter(({ day }) => day === midnight.getDay()).map(({ span }) => span)
     for (const span of [...spans].sort((x, y) => x.from - y.from)) {
       const hours = { from: Math.max(from, at(span.from)), to: at(span.to) }

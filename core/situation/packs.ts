@@ -1,4 +1,5 @@
 import type { StockItem } from '../records/shelf'
+import { DAY_MS, daysUntil, endOfDay } from '../quantities/days'
 
 /** The pack that would be used; ages in whole days and months, null where a date is not known. */
 export interface PackAge {
@@ -7,10 +8,7 @@ export interface PackAge {
   expired: boolean
 }
 
-const DAY = 86_400_000
-const daysSince = (day: string | null, now: number) =>
-  day === null ? null : Math.floor((now - Date.parse(`${day}T12:00:00Z`)) / DAY)
-const endOf = (day: string) => Date.parse(`${day}T23:59:59Z`)
+const daysSince = (day: string | null, now: number) => (day === null ? null : 0 - daysUntil(day, now))
 
 /** How old a pack is; a pack past its date is expired from the day after. */
 export function packAge(pack: StockItem, now: number): PackAge {
@@ -18,7 +16,7 @@ export function packAge(pack: StockItem, now: number): PackAge {
   return {
     daysOpen: daysSince(pack.openedOn, now),
     monthsOld: bought === null ? null : Math.floor(bought / 30.44),
-    expired: pack.expiresOn !== null && endOf(pack.expiresOn) < now,
+    expired: pack.expiresOn !== null && endOfDay(pack.expiresOn) < now,
   }
 }
 
@@ -39,7 +37,7 @@ export function packInUse(packs: readonly StockItem[], now: number): StockItem |
  * @param keepsOpenDays how long its kind keeps once opened
  */
 export function packDaysLeft(pack: StockItem, keepsOpenDays: number, now: number): number | null {
-  const expires = pack.expiresOn === null ? Infinity : Math.floor((endOf(pack.expiresOn) - now) / DAY)
+  const expires = pack.expiresOn === null ? Infinity : Math.floor((endOfDay(pack.expiresOn) - now) / DAY_MS)
   const { daysOpen } = packAge(pack, now)
   const keeps = daysOpen === null ? Infinity : keepsOpenDays - daysOpen
   const left = Math.min(expires, keeps)

@@ -8,6 +8,7 @@ import { stampNow } from '../../bench/clock'
 import { newId } from '../../bench/ids'
 import { useBench } from '../../bench/store'
 import { useBriefEditor } from './editBrief'
+import FieldPart from '../../look/FieldPart'
 
 /** A brief is copied to a similar joint, or the joint is cut in two: other faces of one place that share its load. */
 const bench = useBench()
@@ -53,10 +54,9 @@ async function make() {
     <v-btn class="quiet" :aria-expanded="asking === 'copy'" @click="ask('copy')">Copy to a similar joint</v-btn>
     <v-btn class="quiet" :aria-expanded="asking === 'cut'" @click="ask('cut')">Cut this joint in two</v-btn>
     <form v-if="asking" @submit.prevent="make">
-      <label class="field"
-        ><span>{{ asking === 'copy' ? 'What do you call the other joint?' : 'What do you call the other part?' }}</span
-        ><input v-model="name" class="plain" maxlength="80"
-      /></label>
+      <FieldPart :label="asking === 'copy' ? 'What do you call the other joint?' : 'What do you call the other part?'">
+        <input v-model="name" class="plain" maxlength="80" />
+      </FieldPart>
       <v-btn class="alt" type="submit">{{ asking === 'copy' ? 'Copy the brief' : 'Cut it in two' }}</v-btn>
       <p class="mute small">
         {{

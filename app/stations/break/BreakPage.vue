@@ -25,6 +25,8 @@ import { useLikely } from './useLikely'
 import { useLive } from './useLive'
 import { usePulling } from './usePulling'
 import WayFields from './WayFields.vue'
+import FieldPart from '../../look/FieldPart'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
@@ -45,7 +47,6 @@ const {
   spare,
   form,
   plannedSize,
-  problem,
   log,
   correct,
   leave,
@@ -133,11 +134,10 @@ useKey('log', () => void log())
       />
       <PhotoReading :key="`photo ${coupon.id}`" v-model="form" :coupon="coupon" :face="likely.face" />
       <CouponPhotos :key="`photos ${coupon.id}`" :coupon="coupon" :procedure="procedure" />
-      <label class="field note"
-        ><span>Note</span
-        ><input v-model="form.note" class="plain" placeholder="strings, voids, smell, a twist in the pull"
-      /></label>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <FieldPart class="note" label="Note">
+        <input v-model="form.note" class="plain" placeholder="strings, voids, smell, a twist in the pull" />
+      </FieldPart>
+      <ProblemLine />
       <div class="acts">
         <v-btn :key="coupon.id" class="go bench-size at-thumb" @click="log"
           >{{ logged ? 'Correct this pull' : 'Log this pull' }}<kbd>L</kbd></v-btn

@@ -4,6 +4,7 @@ import { countingOf, type TestId } from '../../../core/knowledge/testKinds'
 import CycleCounter from './CycleCounter.vue'
 import HoldClock from './HoldClock.vue'
 import type { PullForm } from './pullForm'
+import FieldPart from '../../look/FieldPart'
 
 /** What is counted instead of weighed: the last that did no harm and the first that did. */
 const props = defineProps<{ test: TestId }>()
@@ -26,14 +27,12 @@ function cracked() {
   <CycleCounter v-if="what" v-model="count" :what="what" :goal="null">
     <v-btn class="alt" :disabled="count === 0" @click="cracked">The last one cracked it</v-btn>
   </CycleCounter>
-  <label class="field"
-    ><span>{{ asks[0] }}</span
-    ><input v-model="form.held" class="plain reading" inputmode="decimal"
-  /></label>
-  <label class="field"
-    ><span>{{ asks[1] }}</span
-    ><input v-model="form.broke" class="plain reading" inputmode="decimal" placeholder="empty if it held"
-  /></label>
+  <FieldPart :label="asks[0]" name="held">
+    <input v-model="form.held" class="plain reading" inputmode="decimal" />
+  </FieldPart>
+  <FieldPart :label="asks[1]" name="broke">
+    <input v-model="form.broke" class="plain reading" inputmode="decimal" placeholder="empty if it held" />
+  </FieldPart>
   <HoldClock v-if="test === 'proof'" v-model="form" />
 </template>
 

@@ -7,7 +7,7 @@ import type { Coupon, Procedure } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
 import { clearPhotosOnce, photoFile, photoOf } from '../../bench/photos'
 import { useBench } from '../../bench/store'
-import { momentName } from '../../look/figures'
+import { momentName } from '../../look/times'
 import ActButton from '../../look/ActButton.vue'
 
 /** All photos of a coupon side by side, each with how long after closing it was taken: minutes, a day, a week. */

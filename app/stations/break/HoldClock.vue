@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { stampNow, useNow } from '../../bench/clock'
-import { countdown, lasting } from '../../look/figures'
+import { countdown, lasting } from '../../look/times'
 import type { PullForm } from './pullForm'
 
 /** How long a proof load hung, and how often it was hung on anew: both are kept with the pull. */

@@ -5,6 +5,7 @@ import { faultOf, faultRows, type FaultRow } from '../../../core/readings/faults
 import { capital, figure } from '../../look/figures'
 import FailurePlaces from './FailurePlaces.vue'
 import type { AfterFault, End, PullForm } from './pullForm'
+import FieldPart from '../../look/FieldPart'
 
 /** Where a coupon let go, or why there is no place to name. */
 const form = defineModel<PullForm>({ required: true })
@@ -67,9 +68,9 @@ const thens = computed<{ then: AfterFault; word: string }[]>(() => [
           >{{ capital(row.word) }}</v-btn
         >
       </div>
-      <label class="field"
-        ><span>What went wrong, in your words</span><input v-model="form.reason" class="plain"
-      /></label>
+      <FieldPart label="What went wrong, in your words" name="reason">
+        <input v-model="form.reason" class="plain" />
+      </FieldPart>
       <p class="mute" data-becomes>{{ fault?.becomes ?? 'It is kept with its reason and does not count.' }}</p>
       <fieldset v-if="!corrects">
         <legend>And then?</legend>

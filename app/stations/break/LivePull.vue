@@ -12,6 +12,7 @@ import type { ForceSample, Link, Said, Source } from '../../instruments/instrume
 import { hasSerial, whyNotOpen } from '../../instruments/serialPort'
 import { keptTrace, type PullForm } from './pullForm'
 import TraceDrawing from './TraceDrawing.vue'
+import FieldPart from '../../look/FieldPart'
 
 /** A pull read from a gauge as it happens: the force, its peak, how fast, and the trace, kept when the load is gone. */
 const props = defineProps<{
@@ -194,12 +195,11 @@ const drawn = computed(() =>
         <v-btn class="alt bench-size" @click="leave">Stop reading</v-btn>
       </template>
       <template v-else>
-        <label v-if="shelf.length > 1" class="field"
-          ><span>Gauge</span>
+        <FieldPart v-if="shelf.length > 1" label="Gauge">
           <select v-model="chosen" class="plain">
             <option v-for="one in shelf" :key="one.id" :value="one.id">{{ one.name }}</option>
           </select>
-        </label>
+        </FieldPart>
         <v-btn v-if="hasSerial()" class="alt bench-size" :disabled="opening" @click="bySerial">Read the gauge</v-btn>
         <v-btn class="alt bench-size" :disabled="opening" @click="simulated">Pull with the simulated gauge</v-btn>
       </template>

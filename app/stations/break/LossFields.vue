@@ -6,6 +6,7 @@ import { parseNumber } from '../../../core/quantities/parse'
 import { stampNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'
 import type { PullForm } from './pullForm'
+import FieldPart from '../../look/FieldPart'
 
 /** Of many small things on one piece: counted before, which is noted at once, and after. */
 const props = defineProps<{ coupon: Coupon }>()
@@ -39,16 +40,15 @@ const note = () =>
 
 <template>
   <div class="losses">
-    <label class="field"
-      ><span>On it before</span><input v-model="form.held" class="plain reading" inputmode="numeric" placeholder="40"
-    /></label>
+    <FieldPart label="On it before" name="before">
+      <input v-model="form.held" class="plain reading" inputmode="numeric" placeholder="40" />
+    </FieldPart>
     <v-btn class="alt bench-size" :disabled="!before || before === noted" @click="note">{{
       noted === null ? 'Note the count before' : before === noted ? 'Count before is noted' : 'Note this count instead'
     }}</v-btn>
-    <label class="field"
-      ><span>Left on it after</span
-      ><input v-model="form.broke" class="plain reading" inputmode="numeric" placeholder="37"
-    /></label>
+    <FieldPart label="Left on it after" name="after">
+      <input v-model="form.broke" class="plain reading" inputmode="numeric" placeholder="37" />
+    </FieldPart>
     <p class="figure num" aria-live="polite">{{ said }}</p>
   </div>
 </template>

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import type { PullQueue } from '../../../core/planning/pullQueue'
 import type { Round } from '../../../core/records/round'
 import { useMinute } from '../../bench/clock'
-import { momentName, plural } from '../../look/figures'
+import { plural } from '../../look/figures'
+import { momentName } from '../../look/times'
 
 /** What is pulled next, how that order came about, and what is passed over until it is ready. */
 const props = defineProps<{ queue: PullQueue; atHand: string | null; round: Round }>()

@@ -5,6 +5,9 @@ import { update } from '../../../core/records/entry'
 import type { Coupon } from '../../../core/records/round'
 import { stampNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'
+import FieldPart from '../../look/FieldPart'
+import { useAttempt } from '../../look/attempt'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 /** A coupon is passed over, or changes places with another; the order was drawn by lot, so why is asked and kept. */
 const props = defineProps<{
@@ -17,13 +20,13 @@ const emit = defineEmits<{ done: [] }>()
 const bench = useBench()
 const reason = ref('')
 const other = ref('')
-const problem = ref('')
+const { clear, refuse } = useAttempt()
 
 async function move(label: string, changes: () => ReturnType<typeof update>[]) {
-  problem.value = reason.value.trim()
-    ? ''
-    : 'Say why first: the order was drawn by lot, and a change of it may favour one.'
-  if (problem.value || !(await bench.write(`${label}: ${reason.value.trim()}`, changes(), true))) return
+  if (!reason.value.trim())
+    return refuse('Say why first: the order was drawn by lot, and a change of it may favour one.', 'Why')
+  clear()
+  if (!(await bench.write(`${label}: ${reason.value.trim()}`, changes(), true))) return
   reason.value = ''
   emit('done')
 }
@@ -33,7 +36,7 @@ const later = () =>
   ])
 function swap() {
   const with_ = props.others.find(({ id }) => id === other.value)
-  if (!with_) return void (problem.value = 'Choose the coupon that is pulled in its place.')
+  if (!with_) return refuse('Choose the coupon that is pulled in its place.', 'Or instead of it')
   return move(`${props.coupon.label} and ${with_.label} change places`, () => {
     const [mine, theirs] = swapped(props.coupon, with_, reason.value.trim(), stampNow())
     return [update('coupon', props.coupon, mine), update('coupon', with_, theirs)]
@@ -45,20 +48,19 @@ function swap() {
   <details class="pass">
     <summary>Not this one now…</summary>
     <div class="body">
-      <label class="field"
-        ><span>Why</span><input v-model="reason" class="plain" placeholder="its jig is still on the other bench"
-      /></label>
+      <FieldPart label="Why">
+        <input v-model="reason" class="plain" placeholder="its jig is still on the other bench" />
+      </FieldPart>
       <v-btn class="alt" @click="later">Pull it last</v-btn>
-      <label class="field"
-        ><span>Or instead of it</span>
+      <FieldPart label="Or instead of it">
         <select v-model="other" class="plain">
           <option value="">choose a coupon</option>
           <option v-for="one in others" :key="one.id" :value="one.id">{{ one.label }}</option>
         </select>
-      </label>
+      </FieldPart>
       <v-btn class="alt" @click="swap">Change places</v-btn>
     </div>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
   </details>
 </template>
 

@@ -9,6 +9,7 @@ import { plural } from '../../look/figures'
 import RowsTaken from '../../look/RowsTaken.vue'
 import { logPasted, pastedReadings } from './pasteWork'
 import { piece } from '../../look/piece'
+import FieldPart from '../../look/FieldPart'
 
 /** A bench sheet that was written by hand or in a spreadsheet: pasted as rows, looked through, taken in as one step. */
 const props = defineProps<{ view: JointView }>()
@@ -46,16 +47,15 @@ async function log() {
   <details class="paste">
     <summary>Type in a whole sheet at once</summary>
     <div class="body">
-      <label class="field"
-        ><span>Rows from a spreadsheet: coupon, reading, where it let go, note</span
-        ><textarea
+      <FieldPart label="Rows from a spreadsheet: coupon, reading, where it let go, note">
+        <textarea
           v-model="text"
           class="plain"
           rows="6"
           spellcheck="false"
           placeholder="H2-A1&#9;14.2 N&#9;A&#10;H2-B1&#9;3.1 kgf&#9;torn B&#9;strings"
         ></textarea>
-      </label>
+      </FieldPart>
       <template v-if="rows.length">
         <ColumnMap :words="columnWords" :mapping="table.mapping" :titles="columns" @map="own = $event" />
         <RowsTaken :taken="found.readings.length" :bad="found.bad" />

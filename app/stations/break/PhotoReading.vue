@@ -8,6 +8,7 @@ import { useBench } from '../../bench/store'
 import { colourParts, partWords } from './photoShares'
 import type { PullForm } from './pullForm'
 import { SWATCHES, tasks, usePhotoReading } from './usePhotoReading'
+import FieldPart from '../../look/FieldPart'
 
 /** A photo of the broken face: outlined, its colours grouped and named, and so where it let go; or a measure on it. */
 const props = defineProps<{ coupon: Coupon; face: { widthMm: number; heightMm: number } | null }>()
@@ -53,17 +54,15 @@ const {
   <details class="photo">
     <summary>From a photo of the broken face, or to keep one</summary>
     <div class="body">
-      <label class="field"
-        ><span>Photo of the face, seen from straight above and evenly lit</span
-        ><input type="file" accept="image/*" class="plain" @change="take"
-      /></label>
+      <FieldPart label="Photo of the face, seen from straight above and evenly lit">
+        <input type="file" accept="image/*" class="plain" @change="take" />
+      </FieldPart>
       <template v-if="picture">
-        <label class="field"
-          ><span>What it is to tell</span>
+        <FieldPart label="What it is to tell">
           <select v-model="task" class="plain">
             <option v-for="(one, id) in tasks" :key="id" :value="id">{{ one.word }}</option>
           </select>
-        </label>
+        </FieldPart>
         <p v-if="!found" class="mute small">{{ tasks[task].asks }}</p>
         <div class="frame">
           <canvas
@@ -105,19 +104,18 @@ const {
             >Take back the last point</v-btn
           >
           <v-btn v-if="found" class="quiet" @click="begin">Outline it anew</v-btn>
-          <label v-if="task === 'line'" class="field"
-            ><span>Known length</span><input v-model="known" class="plain" placeholder="25 mm"
-          /></label>
+          <FieldPart v-if="task === 'line'" label="Known length">
+            <input v-model="known" class="plain" placeholder="25 mm" />
+          </FieldPart>
           <v-btn v-if="task !== 'shares'" class="alt" :disabled="points.length < tasks[task].points" @click="measure"
             >Measure it</v-btn
           >
           <template v-else-if="!found">
-            <label class="field"
-              ><span>Colours to tell apart</span>
+            <FieldPart label="Colours to tell apart">
               <select v-model.number="k" class="plain">
                 <option v-for="n in [2, 3, 4, 5]" :key="n" :value="n">{{ n }}</option>
               </select>
-            </label>
+            </FieldPart>
             <v-btn class="alt" :disabled="points.length < 3 || done !== null" @click="findColours"
               >Find the colours</v-btn
             >
@@ -133,13 +131,12 @@ const {
             <li v-for="(group, i) in found.groups" :key="i">
               <span class="swatch num" :style="{ background: `rgb(${SWATCHES[i]!.join(' ')})` }" aria-hidden="true" />
               <b class="num">{{ Math.round(100 * group.share) }} %</b>
-              <label class="field"
-                ><span class="visually-hidden">Colour {{ i + 1 }} is</span>
+              <FieldPart :label="`Colour ${i + 1} is`" unseen>
                 <select v-model="named[i]" class="plain">
                   <option :value="null">what is it?</option>
                   <option v-for="part in colourParts" :key="part" :value="part">{{ partWords[part] }}</option>
                 </select>
-              </label>
+              </FieldPart>
             </li>
           </ul>
           <p v-if="shares?.voids" class="small">{{ shares.voids }} % was never wetted or is a void: kept beside.</p>

@@ -7,7 +7,7 @@ import { earlierWords } from '../../../core/readings/earlier'
 import type { Reading } from '../../../core/records/reading'
 import type { Arm, Coupon, Procedure } from '../../../core/records/round'
 import { useMinute } from '../../bench/clock'
-import { lasting, momentName } from '../../look/figures'
+import { lasting, momentName } from '../../look/times'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { earlyBy } from './pulls'
 

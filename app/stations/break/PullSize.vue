@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { sizeNames, type SizeKey } from '../../../core/knowledge/testKinds'
+import { capital } from '../../look/figures'
+import FieldPart from '../../look/FieldPart'
 
 /** What the load is divided by: the planned sizes, until the maker has measured others. */
 const size = defineModel<Partial<Record<SizeKey, string>>>({ required: true })
@@ -23,10 +25,15 @@ const words = computed(() =>
   <details :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
     <summary class="num">{{ measured ? 'Measured' : 'Size as planned' }}: {{ words }}</summary>
     <div>
-      <label v-for="key in keys" :key="key" class="field"
-        ><span>{{ sizeNames[key].word.replace(/^./, (first) => first.toUpperCase()) }}, {{ sizeNames[key].unit }}</span
-        ><input v-model="size[key]" class="plain" inputmode="decimal"
-      /></label>
+      <FieldPart
+        v-for="key in keys"
+        :key="key"
+        :label="capital(sizeNames[key].word)"
+        :name="key"
+        :unit="sizeNames[key].unit"
+      >
+        <input v-model="size[key]" class="plain" inputmode="decimal" />
+      </FieldPart>
     </div>
   </details>
 </template>

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { Reading } from '../../../core/records/reading'
 import { useBench } from '../../bench/store'
 import { setAside } from './pulls'
+import FieldPart from '../../look/FieldPart'
 
 /** A logged pull is set aside with a reason, never deleted. */
 const props = defineProps<{ reading: Reading; label: string }>()
@@ -19,10 +20,9 @@ async function putAside() {
 
 <template>
   <form @submit.prevent="putAside">
-    <label class="field"
-      ><span>Or set it aside, with the reason</span
-      ><input v-model="reason" class="plain" placeholder="wrong coupon in the grip"
-    /></label>
+    <FieldPart label="Or set it aside, with the reason">
+      <input v-model="reason" class="plain" placeholder="wrong coupon in the grip" />
+    </FieldPart>
     <v-btn class="alt" type="submit">Set aside</v-btn>
   </form>
 </template>

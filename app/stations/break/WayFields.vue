@@ -17,6 +17,7 @@ import LivePull from './LivePull.vue'
 import type { Likely } from './useLikely'
 import { keptTrace, usualUnit, type FormWay, type PullForm } from './pullForm'
 import { piece } from '../../look/piece'
+import FieldPart from '../../look/FieldPart'
 
 // The ways to give a reading: a number in any unit, steps, hands, or a file from a logger.
 const props = defineProps<{ test: TestId; bench: Bench; likely: Likely; coupon: Coupon }>()
@@ -79,26 +80,25 @@ async function readFile(event: Event) {
   <div class="ways">
     <GradeFields v-if="form.way === 'grades'" v-model="form" :test="test" />
     <LossFields v-else-if="form.way === 'losses'" v-model="form" :coupon="coupon" />
-    <label v-else class="field which">
-      <span>Read by</span>
+    <FieldPart v-else class="which" label="Read by">
       <select v-model="form.way" class="plain">
         <option v-for="way in offered" :key="way" :value="way">{{ wayWords[way] }}</option>
       </select>
-    </label>
+    </FieldPart>
     <template v-if="simple">
-      <label class="field wide">
-        <span
-          >{{
-            form.way === 'gauge'
-              ? 'What it said'
-              : form.way === 'lever'
-                ? 'Load on the lever'
-                : form.way === 'water'
-                  ? 'Water poured in'
-                  : 'Weight hung on'
-          }}
-          ({{ units.slice(0, 6).join(', ') }})</span
-        >
+      <FieldPart
+        class="wide"
+        name="value"
+        :label="`${
+          form.way === 'gauge'
+            ? 'What it said'
+            : form.way === 'lever'
+              ? 'Load on the lever'
+              : form.way === 'water'
+                ? 'Water poured in'
+                : 'Weight hung on'
+        } (${units.slice(0, 6).join(', ')})`"
+      >
         <input
           id="reading-text"
           v-model="form.text"
@@ -106,31 +106,29 @@ async function readFile(event: Event) {
           autocomplete="off"
           :placeholder="form.way === 'water' ? '2.5 l' : form.way === 'mass' ? '3 kg' : `9.5 ${units[0]}`"
         />
-      </label>
-      <label v-if="form.way !== 'gauge'" class="field"
-        ><span>{{ form.way === 'water' ? 'Bucket' : 'Hook and tray' }}</span
-        ><input v-model="form.tare" class="plain" placeholder="0.2 kg"
-      /></label>
+      </FieldPart>
+      <FieldPart v-if="form.way !== 'gauge'" name="tare" :label="form.way === 'water' ? 'Bucket' : 'Hook and tray'">
+        <input v-model="form.tare" class="plain" placeholder="0.2 kg" />
+      </FieldPart>
       <template v-if="form.way === 'lever'">
-        <label class="field"
-          ><span>Pivot to load</span><input v-model="form.armLoad" class="plain" placeholder="300 mm"
-        /></label>
-        <label class="field"
-          ><span>Pivot to joint</span><input v-model="form.armJoint" class="plain" placeholder="50 mm"
-        /></label>
+        <FieldPart label="Pivot to load" name="arm of the load">
+          <input v-model="form.armLoad" class="plain" placeholder="300 mm" />
+        </FieldPart>
+        <FieldPart label="Pivot to joint" name="arm of the joint">
+          <input v-model="form.armJoint" class="plain" placeholder="50 mm" />
+        </FieldPart>
       </template>
     </template>
     <template v-else-if="form.way === 'steps'">
-      <label class="field"
-        ><span>Last weight it held</span><input v-model="form.held" class="plain reading" placeholder="3 kg"
-      /></label>
-      <label class="field"
-        ><span>Weight it let go at</span
-        ><input v-model="form.broke" class="plain reading" placeholder="4 kg, empty if it held"
-      /></label>
-      <label class="field"
-        ><span>Hook and tray</span><input v-model="form.tare" class="plain" placeholder="0.2 kg"
-      /></label>
+      <FieldPart label="Last weight it held" name="held">
+        <input v-model="form.held" class="plain reading" placeholder="3 kg" />
+      </FieldPart>
+      <FieldPart label="Weight it let go at" name="broke">
+        <input v-model="form.broke" class="plain reading" placeholder="4 kg, empty if it held" />
+      </FieldPart>
+      <FieldPart label="Hook and tray" name="tare">
+        <input v-model="form.tare" class="plain" placeholder="0.2 kg" />
+      </FieldPart>
     </template>
     <div v-else-if="form.way === 'hands'" class="rungs" role="radiogroup" aria-label="How hard it was pulled">
       <label v-for="rung in rungs" :key="rung" :class="{ on: form.rung === rung }"

@@ -2,7 +2,6 @@ import { computed, nextTick, ref, shallowRef, watch, type Ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { directionRows } from '../../../core/knowledge/directions'
 import { formulaOf, testKinds, type TestId } from '../../../core/knowledge/testKinds'
-import { sayError } from '../../../core/messages'
 import { armOf } from '../../../core/planning/arms'
 import { pullQueue, spareFor } from '../../../core/planning/pullQueue'
 import { countingReadings } from '../../../core/readings/counting'
@@ -16,6 +15,7 @@ import { useBench } from '../../bench/store'
 import { useWhy } from '../../look/why'
 import { emptyForm, formOf, type FormWay, type PullForm } from './pullForm'
 import { correctPull, logPull, testRead, type PullOf } from './pulls'
+import { useAttempt } from '../../look/attempt'
 
 /** Which coupon is at hand and what it is put through, its form, and how it is logged, corrected and left. */
 export function usePulling(view: Readonly<Ref<JointView>>) {
@@ -76,7 +76,7 @@ export function usePulling(view: Readonly<Ref<JointView>>) {
   let lastWay: FormWay | undefined
   const plannedSize = ref<PullForm['size']>({})
   const form = ref<PullForm>(emptyForm(ownTest.value, {}))
-  const problem = ref('')
+  const { clear, fail } = useAttempt()
   function fill() {
     if (!coupon.value || !arm.value) return
     const usual = direction.value ? [] : Object.keys(kind.value.sizes)
@@ -90,7 +90,7 @@ export function usePulling(view: Readonly<Ref<JointView>>) {
     if (!logged.value && direction.value === 'shake') form.value.end = 'held'
     if (!logged.value && form.value.way === 'losses' && coupon.value.trims)
       form.value.held = String(coupon.value.trims.before)
-    problem.value = ''
+    clear()
   }
   const plannedRead = () => (direction.value ? undefined : arm.value!.read)
   watch([() => coupon.value?.id, () => logged.value?.id ?? null, direction], fill, { immediate: true })
@@ -98,7 +98,7 @@ export function usePulling(view: Readonly<Ref<JointView>>) {
   async function log() {
     const [mine, of, before] = [coupon.value, procedure.value, opened.value]
     if (!mine || !of || !arm.value || writing.value.has(mine.id)) return
-    problem.value = ''
+    clear()
     const typed = form.value
     const pull: PullOf = {
       coupon: mine,
@@ -112,7 +112,7 @@ export function usePulling(view: Readonly<Ref<JointView>>) {
     try {
       saving = before ? correctPull(bench, pull, before, typed, stampNow()) : logPull(bench, pull, typed, stampNow())
     } catch (error) {
-      return void (problem.value = sayError(error))
+      return fail(error)
     }
     writing.value = new Set([...writing.value, mine.id])
     why.reset()
@@ -158,7 +158,6 @@ export function usePulling(view: Readonly<Ref<JointView>>) {
     spare,
     form,
     plannedSize,
-    problem,
     log,
     correct,
     leave,

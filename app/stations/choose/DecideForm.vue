@@ -9,10 +9,13 @@ import { newId } from '../../bench/ids'
 import { useSetting } from '../../bench/setting'
 import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
-import { dayName, momentName } from '../../look/figures'
+import { dayName, momentName } from '../../look/times'
 import ReopenedNote from './ReopenedNote.vue'
 import RestsOn from './RestsOn.vue'
 import { limitHere, type Candidate } from './round'
+import FieldPart from '../../look/FieldPart'
+import { useAttempt } from '../../look/attempt'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 /** What is chosen for the real joint, why, and with what was known at that time. */
 const props = defineProps<{
@@ -34,19 +37,18 @@ const setting = useSetting(() => props.view)
 const now = useMinute()
 const choice = ref<string | null>(null)
 const reason = ref('')
-const complaint = ref('')
+const { clear, refuse } = useAttempt()
 const service = computed(() => props.view.joint.brief.inServiceBy)
 const decision = computed(() => props.view.decision)
 const toDecide = computed(() => choice.value ?? decision.value?.procedure ?? props.leader)
 
 async function decide() {
   const candidate = props.candidates.find(({ procedure }) => procedure.id === toDecide.value)
-  if (!candidate) return void (complaint.value = 'Choose one of the procedures.')
+  if (!candidate) return refuse('Choose one of the procedures.')
   if (!reason.value.trim())
-    return void (complaint.value = 'Give the reason in a few words: in a year it is what you look for.')
-  if (props.pending)
-    return void (complaint.value = 'A moment: what the exposures left is still being worked out for the margin.')
-  complaint.value = ''
+    return refuse('Give the reason in a few words: in a year it is what you look for.', 'Because')
+  if (props.pending) return refuse('A moment: what the exposures left is still being worked out for the margin.')
+  clear()
   const record = {
     id: newId(),
     joint: props.view.joint.id,
@@ -81,23 +83,21 @@ async function decide() {
       <v-btn class="alt" :to="{ name: 'glue', params: { joint: view.joint.id } }">Glue the build’s joints</v-btn>
     </div>
     <form @submit.prevent="decide">
-      <label class="field">
-        <span>{{ decision ? 'Decide otherwise' : 'The procedure for the real joint' }}</span>
+      <FieldPart :label="decision ? 'Decide otherwise' : 'The procedure for the real joint'">
         <select class="plain" :value="toDecide" @change="choice = ($event.target as HTMLSelectElement).value">
           <option v-for="one in candidates" :key="one.procedure.id" :value="one.procedure.id">
             {{ one.procedure.letter }} {{ one.procedure.name }}
           </option>
         </select>
-      </label>
-      <label class="field grow"
-        ><span>Because</span
-        ><input v-model="reason" class="plain" placeholder="holds three times the load and is ready in a day"
-      /></label>
+      </FieldPart>
+      <FieldPart class="grow" label="Because">
+        <input v-model="reason" class="plain" placeholder="holds three times the load and is ready in a day" />
+      </FieldPart>
       <v-btn :class="decision ? 'alt' : 'go'" type="submit"
         >Decide for {{ toDecide ? nameOf(toDecide).toLowerCase() : 'it' }}</v-btn
       >
     </form>
-    <p v-if="complaint" class="problem" role="alert">{{ complaint }}</p>
+    <ProblemLine />
   </section>
 </template>
 

@@ -22,6 +22,7 @@ import { plural } from '../../look/figures'
 import { sideWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
 import { inHundred, whyNext } from './whyWeighed'
+import FieldPart from '../../look/FieldPart'
 
 /** What one, two or three more coupons would be worth, by procedure, test and exposure; or that none is. */
 const props = defineProps<{
@@ -172,19 +173,17 @@ function add({ of, arm, more }: Option) {
         </li>
       </ul>
       <div class="asks">
-        <label class="field"
-          ><span>Best for</span>
+        <FieldPart label="Best for">
           <select v-model="by" class="plain">
             <option value="minutes">the minutes at hand</option>
             <option value="money">the money</option>
           </select>
-        </label>
-        <label class="field"
-          ><span>Not worth a test below</span>
+        </FieldPart>
+        <FieldPart label="Not worth a test below">
           <select v-model.number="threshold" class="plain">
             <option v-for="one in thresholds" :key="one" :value="one">{{ +(100 * one).toPrecision(2) }} of 100</option>
           </select>
-        </label>
+        </FieldPart>
       </div>
       <p class="mute small">
         How many points the best choice is expected to gain by it, with the weights above. Tests that are graded or

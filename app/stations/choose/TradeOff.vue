@@ -5,6 +5,7 @@ import { mustOf } from '../../../core/choice/rank'
 import type { WeighResult } from '../../../core/choice/weighRound'
 import type { Procedure } from '../../../core/records/round'
 import { valueText } from './weighWords'
+import FieldPart from '../../look/FieldPart'
 
 /** Strength against what it costs in money, hours or minutes, with what is uncertain and whom nothing beats. */
 const props = defineProps<{
@@ -77,18 +78,16 @@ const drawn = computed(() => {
   <section v-if="drawn" aria-labelledby="trade-off" class="trade" data-trade-off>
     <h3 id="trade-off">What is bought with what</h3>
     <div class="axes">
-      <label class="field"
-        ><span>Upwards</span>
+      <FieldPart label="Upwards">
         <select class="plain" :value="up!.criterion.id" @change="upId = ($event.target as HTMLSelectElement).value">
           <option v-for="{ criterion, name } in ups" :key="criterion.id" :value="criterion.id">{{ name }}</option>
-        </select></label
-      >
-      <label class="field"
-        ><span>Across, less is better</span>
+        </select>
+      </FieldPart>
+      <FieldPart label="Across, less is better">
         <select class="plain" :value="over!.criterion.id" @change="overId = ($event.target as HTMLSelectElement).value">
           <option v-for="{ criterion, name } in overs" :key="criterion.id" :value="criterion.id">{{ name }}</option>
-        </select></label
-      >
+        </select>
+      </FieldPart>
     </div>
     <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="drawn.points.map(({ says }) => says).join('; ')">
       <path :d="`M${LEFT} ${TOP}V${HEIGHT - BOTTOM}H${WIDTH - RIGHT}`" class="axis" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { JointView } from '../../bench/jointView'
-import { momentName } from '../../look/figures'
+import { momentName } from '../../look/times'
 
 /** Nothing is left to be glued: when what is closed is cured, and where it goes on. */
 const props = defineProps<{ view: JointView; allCured: number | null; now: number }>()

@@ -8,12 +8,16 @@ import type { JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
 import { saveFile } from '../../frame/saveFile'
-import { capital, clockTime, dayName, momentName, plural } from '../../look/figures'
+import { capital, plural } from '../../look/figures'
+import { clockTime, dayName, momentName } from '../../look/times'
 import { benchWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
 import { BEFORE_MIN, calendarText } from '../../bench/calendarText'
 import { jointsLeft, jointsOf, morningOf } from '../../bench/buildJoints'
 import { noteGlued, procedureName, setRedo } from './buildWork'
+import FieldPart from '../../look/FieldPart'
+import { useAttempt } from '../../look/attempt'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 /** The build's own joints, once it is decided how they are glued, reckoned back from the day of their use. */
 const props = defineProps<{ view: JointView; setting: Setting }>()
@@ -48,14 +52,11 @@ const {
 const late = computed(() => plan.value?.fits && plan.value.beginBy < minute.value - 300_000)
 
 const typed = ref('')
-const problem = ref('')
+const { attempt } = useAttempt()
 async function note() {
-  problem.value = ''
-  try {
+  await attempt(async () => {
     if (await noteGlued(bench, props.view, decision.value, typed.value, stampNow())) typed.value = ''
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 async function save() {
   if (!plan.value?.fits) return
@@ -68,15 +69,13 @@ async function save() {
   }))
   const { ready } = plan.value
   entries.push({ from: ready, to: ready, joints: 0, title: `${name}: carries its load`, lines: [], alarms: [] })
-  try {
+  await attempt(async () => {
     saveFile(
       `${props.view.joint.code.toLowerCase()}-build.ics`,
       await calendarText(entries, `${decision.value.id}-build`, name),
       'text/calendar',
     )
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 function redo(event: Event) {
   const { value, validity } = event.target as HTMLInputElement
@@ -133,18 +132,16 @@ function redo(event: Event) {
         }}
       </p>
       <form class="noted" @submit.prevent="note">
-        <label class="field"
-          ><span>Joints glued now, of {{ count.all - count.glued }} left</span
-          ><input v-model="typed" class="plain" inputmode="numeric" placeholder="12"
-        /></label>
+        <FieldPart name="glued" :label="`Joints glued now, of ${count.all - count.glued} left`">
+          <input v-model="typed" class="plain" inputmode="numeric" placeholder="12" />
+        </FieldPart>
         <v-btn class="alt" type="submit">Note them</v-btn>
       </form>
     </template>
-    <label class="field redo"
-      ><span>Only for a time: to be made anew on</span
-      ><input type="date" class="plain" :value="decision.redoOn ?? ''" @change="redo"
-    /></label>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <FieldPart class="redo" label="Only for a time: to be made anew on">
+      <input type="date" class="plain" :value="decision.redoOn ?? ''" @change="redo" />
+    </FieldPart>
+    <ProblemLine />
   </section>
 </template>
 

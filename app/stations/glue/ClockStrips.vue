@@ -4,7 +4,7 @@ import { armOf } from '../../../core/planning/arms'
 import { closedAt, curedFrom } from '../../../core/planning/gluing'
 import type { JointView } from '../../bench/jointView'
 import { evenly } from '../../look/drawInPart'
-import { clockTime, momentName } from '../../look/figures'
+import { clockTime, momentName } from '../../look/times'
 
 // The glue-up as strips along one clock: begun, closed, curing, cured, with a line for now.
 const props = defineProps<{ view: JointView; now: number }>()

@@ -4,9 +4,11 @@ import { ROOM_GIVES_C, ROOM_GIVES_RH } from '../../../core/cure/range'
 import { cureStates, type CureCheck } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
 import { useBench } from '../../bench/store'
-import { clockTime, momentName, plural } from '../../look/figures'
+import { plural } from '../../look/figures'
+import { clockTime, momentName } from '../../look/times'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { checkCure, type Curing } from './glueWork'
+import FieldPart from '../../look/FieldPart'
 
 /** A look at what cures: wet, tacky, firm, each tap kept with its time. */
 const props = defineProps<{
@@ -66,14 +68,13 @@ const checks = computed(() => (lookAt.value ? bench.of('cureCheck', lookAt.value
     <p v-if="soonest && soonest.one.coupon.id !== lookAt.coupon.id" class="small mute">
       Next to look at: {{ soonest.one.coupon.label }}, {{ soonest.at <= now ? 'now' : momentName(soonest.at, now) }}.
     </p>
-    <label v-if="curing.length > 1" class="field pick">
-      <span class="visually-hidden">Another coupon</span>
+    <FieldPart v-if="curing.length > 1" class="pick" label="Another coupon" unseen>
       <select class="plain" :value="lookAt.coupon.id" @change="looked = ($event.target as HTMLSelectElement).value">
         <option v-for="{ coupon } in curing.slice(0, MOST)" :key="coupon.id" :value="coupon.id">
           {{ coupon.label }}
         </option>
       </select>
-    </label>
+    </FieldPart>
     <div class="taps">
       <v-btn v-for="state in cureStates" :key="state" class="alt bench-size" @click="look(state)">{{ state }}</v-btn>
     </div>

@@ -4,7 +4,7 @@ import { update } from '../../../core/records/entry'
 import type { Setting } from '../../../core/screening/shortlist'
 import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
-import { lasting } from '../../look/figures'
+import { lasting } from '../../look/times'
 import { otherTimes, type OtherTime } from './cureTimes'
 
 /** Times of the plan that own looks or the room contradict, each taken over by one press: then it holds everywhere. */

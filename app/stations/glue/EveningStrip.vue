@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { PULL, type RoundToGlue } from '../../../core/schedule/round'
 import type { Evening } from '../../../core/schedule/evening'
-import { clockTime } from '../../look/figures'
+import { clockTime } from '../../look/times'
 import { labelsOf, taskWords } from './timetableWork'
 
 /** One evening as strips along its clock, a row a procedure: what takes hands, what is fixed in place, the pulls. */

@@ -4,7 +4,8 @@ import { PULL, type RoundToGlue } from '../../../core/schedule/round'
 import type { Evening, Task } from '../../../core/schedule/evening'
 import type { Round } from '../../../core/records/round'
 import { useBench } from '../../bench/store'
-import { capital, clockTime } from '../../look/figures'
+import { capital } from '../../look/figures'
+import { clockTime } from '../../look/times'
 import { labelsOf, pin, setBy, taskWords } from './timetableWork'
 
 /** What an evening holds, one thing after the other; the first piece of each may be kept at its time. */

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { sayError } from '../../../core/messages'
 import { glueCautions, stepCautions } from '../../../core/care/steps'
 import { careOf, wetGlueOf } from '../../bench/careOf'
 import { batchWords, nextBatch } from '../../../core/planning/batch'
@@ -15,7 +14,7 @@ import { familyTimes, type JointView } from '../../bench/jointView'
 import { settingOf } from '../../bench/setting'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
-import { momentName } from '../../look/figures'
+import { momentName } from '../../look/times'
 import { isTooSoon } from '../../look/act'
 import { useKey } from '../../look/keys'
 import { useWhy } from '../../look/why'
@@ -34,6 +33,7 @@ import WhatWasDone from './WhatWasDone.vue'
 import { curedBetween, nextLookAt, settingParts } from './cureTimes'
 import { curingOf, doBlock, doStep, mixOf, sameInBlock, type Curing } from './glueWork'
 import { notedFrom, stepNotes } from './stepNotes'
+import { useAttempt } from '../../look/attempt'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
@@ -77,18 +77,15 @@ const mixWords = computed(() => {
 })
 
 const mix = computed(() => task.value && mixOf(task.value, props.view.coupons))
-const problem = ref('')
+const { attempt } = useAttempt()
 async function done() {
   const one = task.value
   if (!one || isTooSoon()) return
-  problem.value = ''
-  try {
+  await attempt(async () => {
     const noted = notedFrom(stepNotes, one.step.kind, one.procedure.id, mix.value)
     const kept = await doStep(bench, one, stampNow(), noted, props.view.round!.offWindow)
     if (kept) Object.assign(stepNotes, { before: '', after: '' })
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 /** what cures or waits for its pull: of what is pulled nobody asks how it is */
 const curing = computed(() => {
@@ -148,7 +145,6 @@ useKey('step', () => void done())
           :in-block="inBlock.length"
           :mix-words="mixWords"
           :mix="mix"
-          :problem="problem"
           @done="done"
           @block="doBlock(bench, tasks, task, stampNow())"
         />

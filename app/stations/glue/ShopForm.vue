@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { CodedError } from '../../../core/errors'
-import { sayError } from '../../../core/messages'
 import { parseNumber } from '../../../core/quantities/parse'
 import { parseHours, sayHours } from '../../../core/schedule/hours'
 import type { Shop } from '../../../core/records/shop'
 import { editOf, useBench } from '../../bench/store'
-import { dayName } from '../../look/figures'
+import { dayName } from '../../look/times'
+import FieldPart from '../../look/FieldPart'
+import { useAttempt } from '../../look/attempt'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 /** When somebody works, how many they are, and what there is to hold, light, warm and chill with. */
 const props = defineProps<{ shop: Shop }>()
@@ -27,7 +29,7 @@ const counts = ref<Record<Thing, string>>({ hands: '', clamp: '', lamp: '', oven
 const exceptions = ref<Shop['exceptions']>([])
 const otherDay = ref('')
 const otherHours = ref('')
-const problem = ref('')
+const { attempt } = useAttempt()
 const kept = ref('')
 watch(
   () => props.shop,
@@ -38,14 +40,7 @@ watch(
   },
   { immediate: true },
 )
-function addException() {
-  problem.value = ''
-  try {
-    takeException()
-  } catch (error) {
-    problem.value = sayError(error)
-  }
-}
+const addException = () => attempt(takeException)
 /** A day with hours of its own, as it is typed. @throws CodedError missing, wrong-shape, out-of-order */
 function takeException() {
   if (!/^\d{4}-\d{2}-\d{2}$/.test(otherDay.value))
@@ -56,8 +51,8 @@ function takeException() {
   otherDay.value = otherHours.value = ''
 }
 async function keep() {
-  problem.value = kept.value = ''
-  try {
+  kept.value = ''
+  await attempt(async () => {
     // What is typed and not added yet is meant too.
     if (otherDay.value || otherHours.value.trim()) takeException()
     const weekly = week.value.flatMap((text, day) => parseHours(text, days[day]!).map((span) => ({ day, span })))
@@ -79,23 +74,19 @@ async function keep() {
       fridge: count('fridge'),
     }
     if (await bench.edit('When I work, and with what', [editOf('bench', bench.bench!, { shop })])) kept.value = 'Kept.'
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 </script>
 
 <template>
   <form class="shop" @submit.prevent="keep">
     <p class="mute small">Hours such as 18:00 to 21:00, several with a comma; empty: nobody is there.</p>
-    <label v-for="day in order" :key="day" class="field"
-      ><span>{{ days[day] }}</span
-      ><input v-model="week[day]" class="plain" maxlength="60" placeholder="nobody"
-    /></label>
-    <label v-for="(word, key) in things" :key="key" class="field"
-      ><span>{{ word }}</span
-      ><input v-model="counts[key]" class="plain" inputmode="numeric"
-    /></label>
+    <FieldPart v-for="day in order" :key="day" :label="days[day]!">
+      <input v-model="week[day]" class="plain" maxlength="60" placeholder="nobody" />
+    </FieldPart>
+    <FieldPart v-for="(word, key) in things" :key="key" :label="word">
+      <input v-model="counts[key]" class="plain" inputmode="numeric" />
+    </FieldPart>
     <fieldset>
       <legend>Days that are otherwise</legend>
       <ul v-if="exceptions.length">
@@ -107,15 +98,17 @@ async function keep() {
         </li>
       </ul>
       <div class="other">
-        <label class="field"><span>Day</span><input v-model="otherDay" class="plain" type="date" /></label>
-        <label class="field"
-          ><span>Hours</span><input v-model="otherHours" class="plain" maxlength="60" placeholder="nobody"
-        /></label>
+        <FieldPart label="Day" name="day">
+          <input v-model="otherDay" class="plain" type="date" />
+        </FieldPart>
+        <FieldPart label="Hours" name="The hours of that day">
+          <input v-model="otherHours" class="plain" maxlength="60" placeholder="nobody" />
+        </FieldPart>
         <v-btn class="alt" @click="addException">Add this day</v-btn>
       </div>
     </fieldset>
     <v-btn class="go" type="submit">Keep these hours</v-btn>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
     <p v-if="kept" class="holds" role="status">{{ kept }}</p>
   </form>
 </template>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { GlueTask } from '../../../core/planning/gluing'
 import { useBench } from '../../bench/store'
 import { stepNotes, USES_GLUE, USES_TOOL } from './stepNotes'
+import FieldPart from '../../look/FieldPart'
 
 /** What may be noted with a step: who, which clamp or pack, how much by weighing the bottle. All may stay open. */
 const props = defineProps<{ task: GlueTask; mix: number | null }>()
@@ -24,32 +25,30 @@ const people = computed(() => [
       Note who, with what, how much<template v-if="mix !== null"> · mix {{ mix }}</template>
     </summary>
     <div class="fields">
-      <label class="field"
-        ><span>Done by</span><input v-model="stepNotes.by" class="plain" list="people" maxlength="60"
-      /></label>
+      <FieldPart label="Done by">
+        <input v-model="stepNotes.by" class="plain" list="people" maxlength="60" />
+      </FieldPart>
       <datalist id="people">
         <option v-for="one in people" :key="one" :value="one" />
       </datalist>
-      <label v-if="USES_TOOL.has(kind)" class="field"
-        ><span>Clamp, weight or lamp</span
-        ><input v-model="stepNotes.tool" class="plain" maxlength="60" placeholder="clamp 3"
-      /></label>
+      <FieldPart v-if="USES_TOOL.has(kind)" label="Clamp, weight or lamp">
+        <input v-model="stepNotes.tool" class="plain" maxlength="60" placeholder="clamp 3" />
+      </FieldPart>
       <template v-if="USES_GLUE.has(kind)">
-        <label v-if="packs.length > 1" class="field"
-          ><span>Out of the pack</span>
+        <FieldPart v-if="packs.length > 1" label="Out of the pack">
           <select v-model="stepNotes.stock[task.procedure.id]" class="plain">
             <option :value="undefined">not said</option>
             <option v-for="one in packs" :key="one.id" :value="one.id">
               {{ one.batch || 'no batch' }}{{ one.openedOn ? `, opened ${one.openedOn}` : ', unopened' }}
             </option>
           </select>
-        </label>
-        <label class="field"
-          ><span>Bottle before</span><input v-model="stepNotes.before" class="plain" placeholder="84.2 g"
-        /></label>
-        <label class="field"
-          ><span>Bottle after</span><input v-model="stepNotes.after" class="plain" placeholder="83.4 g"
-        /></label>
+        </FieldPart>
+        <FieldPart label="Bottle before">
+          <input v-model="stepNotes.before" class="plain" placeholder="84.2 g" />
+        </FieldPart>
+        <FieldPart label="Bottle after">
+          <input v-model="stepNotes.after" class="plain" placeholder="83.4 g" />
+        </FieldPart>
       </template>
     </div>
   </details>

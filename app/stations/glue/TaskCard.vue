@@ -4,12 +4,14 @@ import type { GlueTask } from '../../../core/planning/gluing'
 import { stepTime } from '../../../core/planning/stepTime'
 import { stampNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'
-import { clockTime } from '../../look/figures'
+import { clockTime } from '../../look/times'
 import TapeLabel from '../../look/TapeLabel.vue'
 import { beginAgain, doneWords, noteDeviation, offWindow, usualDeviations } from './glueWork'
 import { readTonight } from './readTonight'
 import StepNotes from './StepNotes.vue'
 import { clockOf } from './taskClock'
+import FieldPart from '../../look/FieldPart'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 /** The step to do now, as large as it is read from an arm's length, with its clock and what to mind before it. */
 const props = defineProps<{
@@ -24,8 +26,6 @@ const props = defineProps<{
   inBlock: number
   /** which mix of its glue it belongs to, where one is stirred */
   mix: number | null
-  /** what was typed beside it and cannot be read */
-  problem: string
 }>()
 const emit = defineEmits<{ done: []; block: [] }>()
 const bench = useBench()
@@ -103,7 +103,7 @@ async function keepNote(text = note.value.trim()) {
     </div>
     <p v-if="mixWords" class="num mute" data-mix>{{ mixWords }}</p>
     <StepNotes :task="task" :mix="mix" />
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
     <div v-if="writing" class="acts">
       <v-btn v-for="one in usualDeviations" :key="one" class="alt bench-size" @click="keepNote(one)">{{ one }}</v-btn>
       <v-btn v-if="task.coupon.stamps.length" class="alt bench-size" @click="beginAgain(bench, task.coupon, stampNow())"
@@ -111,10 +111,9 @@ async function keepNote(text = note.value.trim()) {
       >
     </div>
     <form v-if="writing" class="deviation" @submit.prevent="keepNote()">
-      <label class="field"
-        ><span>What went differently with {{ task.coupon.label }}?</span
-        ><input v-model="note" class="plain" placeholder="clamp slipped, too much glue, dropped it" autofocus
-      /></label>
+      <FieldPart :label="`What went differently with ${task.coupon.label}?`">
+        <input v-model="note" class="plain" placeholder="clamp slipped, too much glue, dropped it" autofocus />
+      </FieldPart>
       <v-btn class="go" type="submit">Note it</v-btn>
     </form>
   </section>

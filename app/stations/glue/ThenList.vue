@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { stepWords } from '../../../core/planning/stepWords'
 import type { GlueTask } from '../../../core/planning/gluing'
-import { capital, clockTime } from '../../look/figures'
+import { capital } from '../../look/figures'
+import { clockTime } from '../../look/times'
 import TapeLabel from '../../look/TapeLabel.vue'
 
 /** What comes after the step that is shown; a piece may be taken first. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { lazyPart } from '../../look/piece'
 import { sayError } from '../../../core/messages'
 import { stampNow, useMinute } from '../../bench/clock'
@@ -7,12 +7,16 @@ import type { JointView } from '../../bench/jointView'
 import { lookEntries } from '../../bench/lookEntries'
 import { useBench } from '../../bench/store'
 import { saveFile } from '../../frame/saveFile'
-import { capital, clockTime, lasting, momentName, plural } from '../../look/figures'
+import { capital, plural } from '../../look/figures'
+import { clockTime, lasting, momentName } from '../../look/times'
 import EveningStrip from './EveningStrip.vue'
 import EveningTasks from './EveningTasks.vue'
 import { calendarFile } from './calendarFile'
 import { beginFrom, pullFrom, setBy, wordsOf } from './timetableWork'
 import { MOST_PIECES, useTimetable } from './useTimetable'
+import FieldPart from '../../look/FieldPart'
+import { useAttempt } from '../../look/attempt'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 const ShopForm = lazyPart(() => import('./ShopForm.vue'))
 
@@ -72,16 +76,13 @@ const chosen = (event: Event) => {
   return value === '' ? null : Number(value)
 }
 const notBefore = (id: string) => setBy(round.value).notBefore.find(({ procedure }) => procedure === id)?.at ?? ''
-const problem = ref('')
+const { attempt } = useAttempt()
 async function save() {
-  problem.value = ''
-  try {
+  await attempt(async () => {
     const title = `${props.view.joint.code} ${props.view.joint.name}`
     const text = await calendarFile(evenings.value, rounds.value, round.value.id, title, lookEntries([props.view]))
     saveFile(`${props.view.joint.code.toLowerCase()}-timetable.ics`, text, 'text/calendar')
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 function toggle(id: string, event: Event) {
   const on = (event.target as HTMLInputElement).checked
@@ -142,20 +143,18 @@ function toggle(id: string, event: Event) {
       <summary>Change it by hand</summary>
       <p class="mute small">Drag a bar above to another time, or choose a day; a step is pinned in its list.</p>
       <div class="by-hand">
-        <label v-for="one in unglued" :key="one.id" class="field">
-          <span>Begin {{ one.letter }}, {{ one.name }}</span>
+        <FieldPart v-for="one in unglued" :key="one.id" :label="`Begin ${one.letter}, ${one.name}`">
           <select class="plain" :value="notBefore(one.id)" @change="beginFrom(bench, round, one, chosen($event))">
             <option value="">whenever it suits</option>
             <option v-for="at in choices" :key="at" :value="at">not before {{ dayWords(at) }}</option>
           </select>
-        </label>
-        <label class="field">
-          <span>Pull</span>
+        </FieldPart>
+        <FieldPart label="Pull">
           <select class="plain" :value="setBy(round).pullFrom ?? ''" @change="pullFrom(bench, round, chosen($event))">
             <option value="">as soon as all are ready</option>
             <option v-for="at in choices" :key="at" :value="at">not before {{ dayWords(at) }}</option>
           </select>
-        </label>
+        </FieldPart>
         <fieldset v-if="others.length">
           <legend>In the same evenings, with the same hands and clamps</legend>
           <label v-for="one in others" :key="one.joint.id" class="tick">
@@ -172,7 +171,7 @@ function toggle(id: string, event: Event) {
     <div v-if="evenings.length">
       <v-btn class="alt" @click="save">Save as a calendar file</v-btn>
     </div>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
   </section>
 </template>
 

@@ -10,6 +10,7 @@ import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { plural } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
+import FieldPart from '../../look/FieldPart'
 
 /** What went differently, what was weighed, and what becomes of a piece that is closed too early or too late. */
 const props = defineProps<{ view: JointView }>()
@@ -60,12 +61,11 @@ const noted = computed(() => all.value.filter((coupon) => others(coupon)))
 <template>
   <section aria-labelledby="differently" class="really-done">
     <h2 id="differently">What was really done</h2>
-    <label class="field rule"
-      ><span>A piece that is closed too early or too late</span>
+    <FieldPart class="rule" label="A piece that is closed too early or too late">
       <select class="plain" :value="round.offWindow ?? 'keep'" @change="setRule">
         <option v-for="one in offWindowRules" :key="one" :value="one">{{ ruleWords[one] }}</option>
       </select>
-    </label>
+    </FieldPart>
     <ul v-if="differently.length" class="lines">
       <template v-for="coupon in differently" :key="coupon.id">
         <li v-for="deviation in coupon.deviations" :key="deviation.at + deviation.text">

@@ -6,7 +6,7 @@ import type { Coupon, CureCheck, OffWindowRule, Stamp, StepKind } from '../../..
 import { newId } from '../../bench/ids'
 import type { JointView } from '../../bench/jointView'
 import type { useBench } from '../../bench/store'
-import { lasting } from '../../look/figures'
+import { lasting } from '../../look/times'
 
 type Store = ReturnType<typeof useBench>
 

@@ -1,4 +1,5 @@
 import { reactive } from 'vue'
+import { digitsOf } from '../../../core/quantities/figure'
 import { CodedError } from '../../../core/errors'
 import { parseQuantity } from '../../../core/quantities/parse'
 import type { StepKind } from '../../../core/records/round'
@@ -26,14 +27,18 @@ export const USES_TOOL: ReadonlySet<StepKind> = new Set(['close', 'press', 'clam
 export function gramsUsed({ before, after }: Pick<StepNotes, 'before' | 'after'>): number | null {
   if (!before.trim() && !after.trim()) return null
   if (!before.trim() || !after.trim())
-    throw new CodedError('missing', before.trim() ? 'after' : 'before', {
+    throw new CodedError('missing', before.trim() ? 'Bottle after' : 'Bottle before', {
       field: `The weight ${before.trim() ? 'after' : 'before'}`,
       purpose: 'what was used: weigh the bottle before and after, or leave both empty',
     })
-  const [full, left] = [before, after].map((text) => parseQuantity(text, 'mass', 'g', 'weight of the bottle').inside)
-  if (left! > full!)
-    throw new CodedError('out-of-order', 'after', { field: 'The bottle', low: 1000 * full!, high: 1000 * left! })
-  return Math.round((full! - left!) * 1e6) / 1000
+  const full = parseQuantity(before, 'mass', 'g', 'Bottle before').inside
+  const left = parseQuantity(after, 'mass', 'g', 'Bottle after').inside
+  if (left > full)
+    throw new CodedError('wrong-shape', 'Bottle after', {
+      field: 'The bottle after',
+      detail: `${digitsOf(1000 * left)} g is more than the ${digitsOf(1000 * full)} g before`,
+    })
+  return Math.round((full - left) * 1e6) / 1000
 }
 
 /** What is kept with a step of this kind. @throws CodedError as gramsUsed */

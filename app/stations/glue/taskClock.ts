@@ -1,5 +1,5 @@
 import type { GlueTask } from '../../../core/planning/gluing'
-import { countdown } from '../../look/figures'
+import { countdown } from '../../look/times'
 
 /** The one figure of a step: how long until it may be done, how long is left to do it, or how far it is too late. */
 export function clockOf(task: GlueTask, now: number): { value: string; says: string } | null {

@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { CodedError } from '../../../core/errors'
-import { sayError } from '../../../core/messages'
 import { parseNumber, parseQuantity, parseSeconds } from '../../../core/quantities/parse'
 import { capital } from '../../look/figures'
 import { exposureKinds, exposureRows, exposureWords, type ExposureKind } from '../../../core/knowledge/exposures'
@@ -9,6 +7,8 @@ import { testIds, testKinds, testsFor, type TestId } from '../../../core/knowled
 import { anotherArm, sidesOf, usualExposure } from '../../../core/planning/newArm'
 import type { Arm, Exposure, Round } from '../../../core/records/round'
 import type { JointView } from '../../bench/jointView'
+import { useRead } from '../../look/attempt'
+import FieldPart from '../../look/FieldPart'
 
 /** Another arm: another test, or one of the tests again after heat, cold, washing, soaking, sun, flexing or weeks. */
 const props = defineProps<{ view: JointView; round: Round; now: number }>()
@@ -32,47 +32,32 @@ function exposureAmount(kind: ExposureKind, text: string): number {
     ? parseQuantity(text, 'temperature', '°C', name).inside
     : parseNumber(text, { field: capital(unit), example: '4', least: 0.01, most: 1e6 })
 }
-/** What was typed: an amount, nothing (the usual one stands), or what is wrong with it. */
-const read = computed((): number | null | CodedError => {
-  if (!after.value || amount.value.trim() === '') return null
-  try {
-    return exposureAmount(after.value, amount.value)
-  } catch (error) {
-    return error as CodedError
-  }
-})
+/** What was typed: an amount, or nothing (the usual one stands). */
+const { value: typedAmount, problem: amountProblem } = useRead(() =>
+  after.value && amount.value.trim() ? exposureAmount(after.value, amount.value) : null,
+)
 const age = ref('')
 /** What was typed as the age at the pull, s; nothing: at full cure. */
-const ageS = computed((): number | null | CodedError => {
-  if (age.value.trim() === '') return null
-  try {
-    return parseSeconds(age.value, 'The age at the pull', 'h')
-  } catch (error) {
-    return error as CodedError
-  }
-})
-const problem = computed(() => {
-  const wrong = [read.value, ageS.value].find((one) => one instanceof CodedError)
-  return wrong ? sayError(wrong) : ''
-})
+const { value: ageS, problem: ageProblem } = useRead(() =>
+  age.value.trim() ? parseSeconds(age.value, 'The age at the pull', 'h') : null,
+)
 const exposure = computed((): Exposure | null => {
   if (!after.value) return null
   const usual = usualExposure(after.value, brief.value)
-  const typed = read.value
-  return typeof typed === 'number' ? { ...usual, amount: typed } : usual
+  const typed = typedAmount.value
+  return typed === null ? usual : { ...usual, amount: typed }
 })
 function add() {
-  if (problem.value) return
+  if (amountProblem.value || ageProblem.value) return
   const arm = anotherArm(props.round.arms, brief.value, test.value, props.now, exposure.value)
-  emit('add', { ...arm, ...(typeof ageS.value === 'number' && { ageS: ageS.value }) })
+  emit('add', { ...arm, ...(ageS.value !== null && { ageS: ageS.value }) })
   age.value = ''
 }
 </script>
 
 <template>
   <form class="add" @submit.prevent="add">
-    <label class="field"
-      ><span>Another test</span>
+    <FieldPart label="Another test">
       <select v-model="test" class="plain">
         <optgroup label="answers the brief">
           <option v-for="id in fitting" :key="id" :value="id">{{ testKinds[id].name }}</option>
@@ -80,10 +65,9 @@ function add() {
         <optgroup label="other tests">
           <option v-for="id in others" :key="id" :value="id">{{ testKinds[id].name }}</option>
         </optgroup>
-      </select></label
-    >
-    <label class="field"
-      ><span>after</span>
+      </select>
+    </FieldPart>
+    <FieldPart label="after">
       <select
         class="plain"
         :value="after"
@@ -91,18 +75,16 @@ function add() {
       >
         <option value="">nothing: dry, at room temperature</option>
         <option v-for="kind in exposureKinds" :key="kind" :value="kind">{{ exposureRows[kind].name }}</option>
-      </select></label
-    >
-    <label v-if="after" class="field"
-      ><span>{{ exposureRows[after].unit }}</span
-      ><input v-model="amount" class="plain" inputmode="decimal"
-    /></label>
-    <label class="field age"
-      ><span>Pulled how long after closing</span><input v-model="age" class="plain" placeholder="at full cure"
-    /></label>
+      </select>
+    </FieldPart>
+    <FieldPart v-if="after" :label="exposureRows[after].unit" :problem="amountProblem">
+      <input v-model="amount" class="plain" inputmode="decimal" />
+    </FieldPart>
+    <FieldPart class="age" label="Pulled how long after closing" :problem="ageProblem">
+      <input v-model="age" class="plain" placeholder="at full cure" />
+    </FieldPart>
     <v-btn class="alt" type="submit">Add this test</v-btn>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="exposure" class="mute small">{{ exposureWords(exposure) }}</p>
+    <p v-if="exposure" class="mute small">{{ exposureWords(exposure) }}</p>
   </form>
 </template>
 

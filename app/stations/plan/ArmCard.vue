@@ -24,6 +24,7 @@ import TypedInput from '../../look/TypedInput.vue'
 import type { Explanation } from '../../look/why'
 import ArmLimit from './ArmLimit.vue'
 import FirstPulls from './FirstPulls.vue'
+import FieldPart from '../../look/FieldPart'
 
 /** One test of the round: its coupon to scale, the load expected of it, and what counts as a pass. */
 const props = defineProps<{ view: JointView; round: Round; arm: Arm; planned: boolean }>()
@@ -129,19 +130,21 @@ function whyExpected(): Explanation {
       <h3>{{ armWords(arm) }}</h3>
       <p class="mute small">{{ kind.gloss }}</p>
       <div v-if="!planned" class="sizes">
-        <label v-for="key in keys" :key="key" class="field">
-          <span>{{ sizeWord(key) }}, {{ unit(key) }}</span>
+        <FieldPart
+          v-for="key in keys"
+          :key="key"
+          :label="sizeWord(key)"
+          :unit="unit(key)"
+          :problem="problem?.key === key ? problem.words : ''"
+        >
           <TypedInput
             class="plain"
             inputmode="decimal"
             :value="arm.size[key]"
-            :aria-invalid="problem?.key === key"
-            :aria-describedby="problem?.key === key ? `size-${arm.id}` : undefined"
             @set="(text, before) => setSize(key, text, before)"
           />
-        </label>
+        </FieldPart>
       </div>
-      <p v-if="problem" :id="`size-${arm.id}`" class="problem" role="alert">{{ problem.words }}</p>
       <p v-if="expected" class="small num">
         <AskWhy :why="whyExpected"
           >{{ expected.low === expected.high ? 'about' : `${force(expected.low)} to` }}

@@ -2,7 +2,6 @@
 import { computed, ref, watch } from 'vue'
 import { formulaOf, sizeNames, testKinds, type SizeKey } from '../../../core/knowledge/testKinds'
 import { jointSize, requiredLoad, requiredStrength } from '../../../core/loads/requirement'
-import { sayError } from '../../../core/messages'
 import { LIGHT_N, LIGHT_SPOT_N, limitFor } from '../../../core/planning/limitFor'
 import { limitWords } from '../../../core/planning/limitMeans'
 import { inBetterUnit, measured } from '../../../core/quantities/betterUnit'
@@ -15,9 +14,12 @@ import { useForce } from '../../bench/force'
 import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
-import { figure, momentName } from '../../look/figures'
+import { figure } from '../../look/figures'
+import { momentName } from '../../look/times'
 import type { Explanation } from '../../look/why'
 import { isLocked, setLimit } from './planDraft'
+import { useAttempt } from '../../look/attempt'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 /** What counts as a pass, set before the first pull; afterwards a change is kept as a late one. */
 const props = defineProps<{ view: JointView; round: Round; arm: Arm }>()
@@ -25,7 +27,7 @@ const bench = useBench()
 const force = useForce()
 const now = useMinute()
 const kind = computed(() => testKinds[props.arm.test])
-const problem = ref('')
+const { attempt } = useAttempt()
 const limitText = ref('')
 const typing = ref(false)
 const limitBefore = ref(props.arm.passLimit)
@@ -55,15 +57,12 @@ const locked = computed(() => isLocked(props.view, props.arm))
 const late = ref(false)
 
 async function keepLimit() {
-  problem.value = ''
-  try {
+  await attempt(async () => {
     const limit = limitText.value.trim() === '' ? null : parseResult(limitText.value, props.arm.test)
     if (await setLimit(bench, props.view, props.round, props.arm, limit, stampNow(), limitBefore.value))
       late.value = false
     limitBefore.value = props.arm.passLimit
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 
 /** The sizes of the real joint that the test's formula takes. */
@@ -150,7 +149,7 @@ function whyLimit(): Explanation {
       </template>
     </template>
     <p v-else class="mute small">Set it before the first pull; then it is locked.</p>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
     <slot />
   </div>
 </template>

@@ -5,6 +5,7 @@ import type { Round } from '../../../core/records/round'
 import AskWhy from '../../look/AskWhy.vue'
 import { figure, percent, plural } from '../../look/figures'
 import type { Explanation } from '../../look/why'
+import FieldPart from '../../look/FieldPart'
 
 /**
  * How many coupons of each: the chance to rank rightly against coupons, hands and money, as a curve that is also the
@@ -90,8 +91,7 @@ function why(): Explanation {
         ><b class="num">{{ couponsFor(round.blocks) }} coupons</b></AskWhy
       >. {{ gain }}
     </p>
-    <label class="field order">
-      <span>Order of gluing and pulling</span>
+    <FieldPart class="order" label="Order of gluing and pulling">
       <select
         class="plain"
         :value="round.order"
@@ -101,7 +101,7 @@ function why(): Explanation {
         <option value="least-trusted-first">shuffled; pull the least trusted first</option>
         <option value="as-written">one kind after the other</option>
       </select>
-    </label>
+    </FieldPart>
   </section>
 </template>
 

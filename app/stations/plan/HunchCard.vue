@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Procedure, Round } from '../../../core/records/round'
 import { useMinute } from '../../bench/clock'
-import { momentName } from '../../look/figures'
+import { momentName } from '../../look/times'
 import TapeLabel from '../../look/TapeLabel.vue'
 
 /** The maker's expected order, strongest first. Sealed until the pulls are in: it must not steer the hands. */

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { sayError } from '../../../core/messages'
 import { recipe } from '../../../core/planning/mix'
 import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
 import type { Procedure } from '../../../core/records/round'
 import { CodedError } from '../../../core/errors'
 import { figure } from '../../look/figures'
+import FieldPart from '../../look/FieldPart'
+import { useAttempt, useRead } from '../../look/attempt'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 /**
  * Dilution with water, x to y, or a blend by weight: written as a recipe for the batch that is needed, with the batch
@@ -21,30 +23,24 @@ const water = ref('1')
 const blend = ref('')
 const batch = ref('')
 const grams = ref('20')
-const problem = ref('')
+const { attempt, clear } = useAttempt()
 const mixed = computed(() => props.procedure.dilution !== null || props.procedure.blend !== null)
-const batchG = computed((): number | CodedError => {
-  try {
-    return parseQuantity(grams.value, 'mass', 'g', 'batch').inside * 1000
-  } catch (error) {
-    return error as CodedError
-  }
-})
-const lines = computed(() => (typeof batchG.value === 'number' ? recipe(props.procedure, batchG.value) : []))
+const { value: batchG, problem: batchProblem } = useRead(
+  () => parseQuantity(grams.value, 'mass', 'g', 'batch').inside * 1000,
+)
+const lines = computed(() => (batchG.value === null ? [] : recipe(props.procedure, batchG.value)))
 
-const partsIn = (text: string, field: string) => parseNumber(text, { field, example: '3', least: 0.001, most: 1e6 })
-function keepDilution() {
-  try {
+const partsIn = (text: string, field: string, path = field) =>
+  parseNumber(text, { path, field, example: '3', least: 0.001, most: 1e6 })
+const keepDilution = () =>
+  attempt(() => {
     const parts = { glue: partsIn(glue.value, 'Parts of glue'), water: partsIn(water.value, 'Parts of water') }
     emit('put', { dilution: parts, blend: null }, `diluted ${parts.glue}:${parts.water}`, opened)
     open.value = null
-  } catch (error) {
-    problem.value = sayError(error)
-  }
-}
+  })
 /** “3 Milky contact; 2 School textile glue” */
-function keepBlend() {
-  try {
+const keepBlend = () =>
+  attempt(() => {
     const parts = blend.value.split(';').map((one) => {
       const [, number = '', name = ''] = /^\s*([\d.,]+)\s+(.+?)\s*$/.exec(one) ?? []
       if (!name)
@@ -52,7 +48,7 @@ function keepBlend() {
           field: 'The blend',
           detail: 'parts and name of each, such as “3 Milky contact; 2 Textile glue”, were expected',
         })
-      return { name, parts: partsIn(number, `Parts of ${name}`) }
+      return { name, parts: partsIn(number, `Parts of ${name}`, 'blend') }
     })
     if (parts.length < 2)
       throw new CodedError('wrong-shape', 'blend', {
@@ -61,14 +57,11 @@ function keepBlend() {
       })
     emit('put', { blend: { parts, batch: batch.value.trim() }, dilution: null }, 'blended by weight', opened)
     open.value = null
-  } catch (error) {
-    problem.value = sayError(error)
-  }
-}
+  })
 function start(what: 'dilution' | 'blend') {
   const { dilution, blend: mixedOf } = props.procedure
   opened = { dilution, blend: mixedOf }
-  problem.value = ''
+  clear()
   open.value = open.value === what ? null : what
   blend.value =
     props.procedure.blend?.parts.map(({ name, parts }) => `${parts} ${name}`).join('; ') ??
@@ -80,8 +73,9 @@ function start(what: 'dilution' | 'blend') {
 <template>
   <div class="mix">
     <div v-if="mixed" class="recipe">
-      <label class="field"><span>Batch of, g</span><input v-model="grams" class="plain" inputmode="decimal" /></label>
-      <p v-if="typeof batchG !== 'number'" class="problem" role="alert">{{ sayError(batchG) }}</p>
+      <FieldPart label="Batch of" unit="g" :problem="batchProblem">
+        <input v-model="grams" class="plain" inputmode="decimal" />
+      </FieldPart>
       <ul class="num">
         <li v-for="line in lines" :key="line.name">
           <b>{{ figure(line.grams) }} g</b> {{ line.name }}
@@ -97,23 +91,24 @@ function start(what: 'dilution' | 'blend') {
       <v-btn class="quiet" :aria-expanded="open === 'blend'" @click="start('blend')">Blend by weight</v-btn>
     </template>
     <form v-if="open === 'dilution'" @submit.prevent="keepDilution">
-      <label class="field"><span>Parts of glue</span><input v-model="glue" class="plain" inputmode="decimal" /></label>
-      <label class="field"
-        ><span>to parts of water</span><input v-model="water" class="plain" inputmode="decimal"
-      /></label>
+      <FieldPart label="Parts of glue">
+        <input v-model="glue" class="plain" inputmode="decimal" />
+      </FieldPart>
+      <FieldPart label="to parts of water" name="Parts of water">
+        <input v-model="water" class="plain" inputmode="decimal" />
+      </FieldPart>
       <v-btn class="alt" type="submit">Dilute it</v-btn>
     </form>
     <form v-else-if="open === 'blend'" @submit.prevent="keepBlend">
-      <label class="field wide"
-        ><span>Parts by weight, with semicolons between</span
-        ><input v-model="blend" class="plain" placeholder="3 Milky contact; 2 Textile glue"
-      /></label>
-      <label class="field"
-        ><span>Batch</span><input v-model="batch" class="plain" placeholder="24 Nov, first" maxlength="60"
-      /></label>
+      <FieldPart class="wide" label="Parts by weight, with semicolons between" name="blend">
+        <input v-model="blend" class="plain" placeholder="3 Milky contact; 2 Textile glue" />
+      </FieldPart>
+      <FieldPart label="Batch">
+        <input v-model="batch" class="plain" placeholder="24 Nov, first" maxlength="60" />
+      </FieldPart>
       <v-btn class="alt" type="submit">Blend it</v-btn>
     </form>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
   </div>
 </template>
 

@@ -22,6 +22,7 @@ import DabDrawing from './DabDrawing.vue'
 import MixFields from './MixFields.vue'
 import SecondGlue from './SecondGlue.vue'
 import StepList from './StepList.vue'
+import FieldPart from '../../look/FieldPart'
 
 /**
  * One procedure as a card of steps: edited in place, copied to vary one thing, its difference from the first of its
@@ -157,18 +158,18 @@ function set(read: () => number, keep: (value: number) => unknown) {
       <p v-for="line in cautions" :key="line">{{ line }}</p>
     </details>
     <div v-if="!locked" class="amount">
-      <label class="field"
-        ><span>Coats</span><TypedInput class="plain" inputmode="numeric" :value="procedure.coats" @set="setCoats"
-      /></label>
-      <label class="field"
-        ><span>Amount, g/m²</span
-        ><TypedInput
+      <FieldPart label="Coats">
+        <TypedInput class="plain" inputmode="numeric" :value="procedure.coats" @set="setCoats" />
+      </FieldPart>
+      <FieldPart label="Amount, g/m²">
+        <TypedInput
           class="plain"
           inputmode="decimal"
           placeholder="as usual"
           :value="procedure.spreadGm2"
           @set="setSpread"
-      /></label>
+        />
+      </FieldPart>
       <v-btn class="quiet" @click="vary"
         >Copy and vary one thing<span class="visually-hidden"> of {{ procedure.name }}</span></v-btn
       >

@@ -2,7 +2,6 @@
 import { computed, ref } from 'vue'
 import { CodedError } from '../../../core/errors'
 import { families } from '../../../core/knowledge/families'
-import { sayError } from '../../../core/messages'
 import { adviceOnSecond, draftOf } from '../../../core/planning/draft/procedure'
 import { redrafted } from '../../../core/planning/draft/redraft'
 import { secondRoles } from '../../../core/planning/draft/second'
@@ -14,6 +13,9 @@ import { settingOf } from '../../bench/setting'
 import { useBench } from '../../bench/store'
 import { percent } from '../../look/figures'
 import VerdictMark from '../../look/VerdictMark.vue'
+import FieldPart from '../../look/FieldPart'
+import { useAttempt } from '../../look/attempt'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 /** Another glue beside the procedure’s own: what it is for, its share of the faces, and the steps that it brings. */
 const props = defineProps<{ view: JointView; procedure: Procedure; locked: boolean }>()
@@ -25,7 +27,7 @@ const glue = ref('')
 const role = ref<SecondRole>('rim')
 const shareText = ref('')
 const where = ref('')
-const problem = ref('')
+const { attempt, clear } = useAttempt()
 let opened: Pick<Procedure, 'second' | 'steps'> | null = null
 
 const second = computed(() => props.procedure.second ?? null)
@@ -46,7 +48,7 @@ const deciding = computed(() => advice.value?.screening.reasons.find(({ verdict 
 function start() {
   const { second: was, steps } = props.procedure
   opened = { second: was, steps }
-  problem.value = ''
+  clear()
   open.value = !open.value
   if (was) {
     glue.value = was.adhesive ? `p ${was.adhesive}` : `f ${was.family}`
@@ -67,9 +69,8 @@ function put(to: Second | null, what: string, before: Partial<Procedure>) {
   )
   emit('put', { second: to, steps }, what, before)
 }
-function keep() {
-  problem.value = ''
-  try {
+const keep = () =>
+  attempt(() => {
     const [kind, id] = [glue.value.slice(0, 1), glue.value.slice(2)]
     if (!id) throw new CodedError('missing', 'glue', { field: 'The second glue', purpose: 'a procedure with two' })
     const product = kind === 'p' ? bench.get('adhesive', id) : null
@@ -80,10 +81,7 @@ function keep() {
     const to = { family, adhesive: product?.id ?? null, role: role.value, share: share / 100, where: words }
     put(to, `${glueName(bench, to)} as a second glue`, opened!)
     open.value = false
-  } catch (error) {
-    problem.value = sayError(error)
-  }
-}
+  })
 const leaveOut = () => put(null, 'without its second glue', { second: second.value, steps: props.procedure.steps })
 </script>
 
@@ -109,8 +107,7 @@ const leaveOut = () => put(null, 'without its second glue', { second: second.val
       >
     </template>
     <form v-if="open && !locked" @submit.prevent="keep">
-      <label class="field wide"
-        ><span>Second glue</span>
+      <FieldPart class="wide" label="Second glue" name="glue">
         <select v-model="glue" class="plain">
           <option value="" disabled>choose one</option>
           <optgroup v-if="products.length" label="On the shelf">
@@ -120,23 +117,22 @@ const leaveOut = () => put(null, 'without its second glue', { second: second.val
             <option v-for="one in others" :key="one.id" :value="`f ${one.id}`">{{ one.name }}</option>
           </optgroup>
         </select>
-      </label>
-      <label class="field wide"
-        ><span>It goes on</span>
+      </FieldPart>
+      <FieldPart class="wide" label="It goes on">
         <select v-model="role" class="plain" @change="shareText = usualShare(role)">
           <option v-for="one in secondRoleIds" :key="one" :value="one">{{ secondRoles[one].word }}</option>
         </select>
-      </label>
-      <label v-if="role === 'part'" class="field wide"
-        ><span>Which part</span><input v-model="where" class="plain" maxlength="80" placeholder="the cover"
-      /></label>
-      <label class="field"
-        ><span>Share of the faces, %</span><input v-model="shareText" class="plain" inputmode="decimal"
-      /></label>
+      </FieldPart>
+      <FieldPart v-if="role === 'part'" class="wide" label="Which part">
+        <input v-model="where" class="plain" maxlength="80" placeholder="the cover" />
+      </FieldPart>
+      <FieldPart label="Share of the faces" name="Its share of the faces" unit="%">
+        <input v-model="shareText" class="plain" inputmode="decimal" />
+      </FieldPart>
       <v-btn class="alt" type="submit">Glue with both</v-btn>
       <p class="mute small">{{ secondRoles[role].gloss }}.</p>
     </form>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
   </div>
 </template>
 

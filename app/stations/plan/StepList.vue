@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
 import { parseSeconds } from '../../../core/quantities/parse'
-import { sayError } from '../../../core/messages'
 import { update } from '../../../core/records/entry'
 import { heatOnWetFilm, NO_HEAT_ON_WET, placeToWarm, type WetGlue } from '../../../core/care/heat'
 import { isTimed, stepTime } from '../../../core/planning/stepTime'
@@ -12,6 +11,9 @@ import type { Procedure, Step } from '../../../core/records/round'
 import type { Advice } from '../../../core/planning/fault'
 import { editOf, useBench } from '../../bench/store'
 import { capital } from '../../look/figures'
+import FieldPart from '../../look/FieldPart'
+import { useAttempt } from '../../look/attempt'
+import ProblemLine from '../../look/ProblemLine.vue'
 
 // The steps of one procedure, edited in place: the words, and how long.
 const props = defineProps<{ procedure: Procedure; locked: boolean; glue: WetGlue; advice: Advice | null }>()
@@ -19,7 +21,7 @@ const bench = useBench()
 const editing = ref<string | null>(null)
 const words = ref('')
 const time = ref('')
-const problem = ref('')
+const { attempt, clear, refuse } = useAttempt()
 const timed = isTimed
 const kindWord = (kind: Step['kind']) => capital(stepWords[kind])
 
@@ -35,7 +37,7 @@ function edit(step: Step) {
       : step.minS % 60 === 0 && step.minS > 0
         ? `${step.minS / 60} min`
         : `${step.minS} s`
-  problem.value = ''
+  clear()
 }
 /** Whether a change would bring heat to a film that is wet and flammable, where it did not before. */
 const newHeat = (steps: Step[]) =>
@@ -47,8 +49,8 @@ const write = (steps: Step[], what: string) =>
 async function save(shown: Step) {
   // What the form was opened on, not what stands there by now.
   const step = opened.value.steps.find(({ id }) => id === shown.id) ?? shown
-  try {
-    const minS = timed(step) ? parseSeconds(time.value) : step.minS
+  await attempt(async () => {
+    const minS = timed(step) ? parseSeconds(time.value, 'time') : step.minS
     const changed = {
       ...step,
       text: words.value.trim() || step.text,
@@ -56,16 +58,14 @@ async function save(shown: Step) {
       maxS: step.maxS !== null && step.maxS < minS ? minS : step.maxS,
     }
     const steps = opened.value.steps.map((one) => (one.id === step.id ? changed : one))
-    if (newHeat(steps)) return void (problem.value = NO_HEAT_ON_WET)
+    if (newHeat(steps)) return refuse(NO_HEAT_ON_WET)
     const label = labelOf(`${stepWords[step.kind]} changed`)
     if (await bench.edit(label, [editOf('procedure', opened.value, { steps })])) editing.value = null
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 function leaveOut(step: Step) {
   const steps = props.procedure.steps.filter((one) => one.id !== step.id)
-  if (newHeat(steps)) return void (problem.value = NO_HEAT_ON_WET)
+  if (newHeat(steps)) return refuse(NO_HEAT_ON_WET)
   return write(steps, `without “${stepWords[step.kind]}”`)
 }
 /** Moves a step; the cure stays last. */
@@ -111,11 +111,13 @@ function add(event: Event) {
     >
       <span class="kind">{{ kindWord(step.kind) }}</span>
       <form v-if="editing === step.id" @submit.prevent="save(step)">
-        <label class="field"><span>What is done</span><textarea v-model="words" class="plain" rows="2" /></label>
-        <label v-if="timed(step)" class="field"
-          ><span>How long at least (20 min, 1 h, 30 s)</span><input v-model="time" class="plain"
-        /></label>
-        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <FieldPart label="What is done">
+          <textarea v-model="words" class="plain" rows="2" />
+        </FieldPart>
+        <FieldPart v-if="timed(step)" label="How long at least (20 min, 1 h, 30 s)" name="time">
+          <input v-model="time" class="plain" />
+        </FieldPart>
+        <ProblemLine />
         <div class="acts">
           <v-btn class="go" type="submit">Keep</v-btn>
           <v-btn class="quiet" @click="editing = null">Leave as it was</v-btn>

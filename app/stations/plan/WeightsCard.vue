@@ -4,7 +4,8 @@ import { startWeights } from '../../../core/choice/criteria'
 import { criteria, type Criterion, type Round } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
 import { kindWords as words } from '../../bench/kindWords'
-import { momentName } from '../../look/figures'
+import { momentName } from '../../look/times'
+import FieldPart from '../../look/FieldPart'
 
 /** How much each thing will count in the choice, said before the first pull; a later change is allowed and marked. */
 const props = defineProps<{ round: Round; locked: boolean }>()
@@ -28,8 +29,7 @@ function set(criterion: Criterion, value: number) {
       >
     </p>
     <div class="weights">
-      <label v-for="one in criteria" :key="one" class="field"
-        ><span>{{ words[one] }}</span>
+      <FieldPart v-for="one in criteria" :key="one" :label="words[one]">
         <select
           class="plain"
           :value="values?.[one] ?? ''"
@@ -37,8 +37,8 @@ function set(criterion: Criterion, value: number) {
         >
           <option v-if="!values" value="" disabled>not said</option>
           <option v-for="n in [0, 1, 2, 3, 4, 5]" :key="n" :value="n">{{ n }}</option>
-        </select></label
-      >
+        </select>
+      </FieldPart>
     </div>
   </section>
 </template>

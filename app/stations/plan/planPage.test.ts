@@ -97,7 +97,7 @@ describe('the plan of a joint', () => {
     // The draft has found a way already: a size that is too large for the gauge is the maker's own.
     expect(mounted.wrapper.find('[data-fault="reads-not-so-high"]').exists()).toBe(false)
     await typed(mounted, '[data-arm="a1"] input', '25')
-    await typed(mounted, '[data-arm="a1"] .sizes label:nth-child(2) input', '20')
+    await typed(mounted, '[data-arm="a1"] .sizes .field:nth-child(2) input', '20')
     const fault = () => mounted.wrapper.find('[data-fault="reads-not-so-high"]')
     expect(fault().exists()).toBe(true)
     const ways = fault()

@@ -8,7 +8,7 @@ import type { Candidate } from '../../../core/screening/shortlist'
 import { useNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'
 import ActButton from '../../look/ActButton.vue'
-import { countdown, lasting, momentName } from '../../look/figures'
+import { countdown, lasting, momentName } from '../../look/times'
 import { layDrop, lookAtScrap } from './scrapWork'
 
 /** A drop on scrap that settles a reason: laid by a press, looked at after ten minutes and after a day. */

@@ -21,6 +21,7 @@ import { pick } from './pick'
 import ShortAnswer from './ShortAnswer.vue'
 import { useSchools } from './useSchools'
 import { useShortAnswer } from './useShortAnswer'
+import FieldPart from '../../look/FieldPart'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
@@ -107,10 +108,9 @@ function toggle(key: string) {
     <ShortAnswer v-if="!refusal && answer.three.length" :answer="answer" :take="take" :left="left.length" />
     <NothingSuits v-if="!suited && !refusal" :setting="setting" :some="of('caution').length > 0" />
     <div class="sift">
-      <label class="field"
-        ><span>Find a glue</span
-        ><input v-model="wanted" class="plain" type="search" placeholder="contact, cobbler’s tin…" autocomplete="off"
-      /></label>
+      <FieldPart label="Find a glue">
+        <input v-model="wanted" class="plain" type="search" placeholder="contact, cobbler’s tin…" autocomplete="off" />
+      </FieldPart>
       <label class="shelf-only"><input v-model="shelfOnly" type="checkbox" /> only what is on my shelf</label>
     </div>
     <CompareTable v-if="side.length && !refusal" :candidates="side" @drop="toggle" />

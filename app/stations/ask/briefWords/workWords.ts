@@ -1,7 +1,7 @@
 import { stakes } from '../../../../core/knowledge/vocabulary'
 import { stakeWords } from '../../../../core/knowledge/vocabularyWords'
 import type { Brief } from '../../../../core/records/joint'
-import { lasting } from '../../../look/figures'
+import { lasting } from '../../../look/times'
 import { c, type WordDef } from './wordDef'
 
 /** Words of how it is glued. */

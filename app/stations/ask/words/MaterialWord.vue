@@ -6,6 +6,7 @@ import { materialOf } from '../../../bench/jointView'
 import { useBench } from '../../../bench/store'
 import ChoiceList from './ChoiceList.vue'
 import SentenceWord from './SentenceWord.vue'
+import FieldPart from '../../../look/FieldPart'
 
 const props = defineProps<{ label: string; ask: string; value: string | null; word: string; proposed?: boolean }>()
 const emit = defineEmits<{ pick: [value: string | null] }>()
@@ -51,8 +52,7 @@ const choices = computed(() => {
     @clear="emit('pick', null)"
   >
     <template #default="{ close }">
-      <label class="field">
-        <span>Find a material</span>
+      <FieldPart label="Find a material">
         <input
           v-model="typed"
           class="plain"
@@ -61,7 +61,7 @@ const choices = computed(() => {
           autocomplete="off"
           @keydown.enter.prevent="choices[0] && (emit('pick', choices[0].value), close())"
         />
-      </label>
+      </FieldPart>
       <ChoiceList :choices="choices" :chosen="value ? [value] : []" @choose="(emit('pick', $event), close())" />
       <p v-if="!choices.length" class="mute small">
         Nothing is called that in the tables or on your shelf. Take the class that behaves most like it, or add it on

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
-import { sayError } from '../../../../core/messages'
 import { parseNumber, parseQuantity } from '../../../../core/quantities/parse'
 import { knownUnits, type Dimension } from '../../../../core/quantities/units'
 import { CodedError } from '../../../../core/errors'
 import ChoiceList, { type Choice } from './ChoiceList.vue'
 import SentenceWord from './SentenceWord.vue'
+import { useAttempt } from '../../../look/attempt'
 
 /** A number with its unit, typed as people write it, or taken from a few usual ones. */
 const props = withDefaults(
@@ -32,16 +32,16 @@ const props = withDefaults(
 const emit = defineEmits<{ set: [value: number | null] }>()
 const id = useId()
 const typed = ref('')
-const problem = ref('')
+const { attempt, clear, problem } = useAttempt()
 const shown = (value: number) => (props.show ? props.show(value) : `${+value.toPrecision(6)} ${props.unit}`.trim())
 const text = computed(() => (props.value === null ? '' : shown(props.value)))
 
 function start() {
   typed.value = props.plain ?? (props.value === null ? '' : `${+props.value.toPrecision(6)} ${props.unit}`.trim())
-  problem.value = ''
+  clear()
 }
-function set(close: () => void) {
-  try {
+const set = (close: () => void) =>
+  attempt(() => {
     const value = props.dimension
       ? parseQuantity(typed.value, props.dimension, props.unit).inside
       : parseNumber(typed.value, { field: props.label, unit: props.unit, whole: props.whole })
@@ -54,10 +54,7 @@ function set(close: () => void) {
       })
     emit('set', value)
     close()
-  } catch (error) {
-    problem.value = sayError(error)
-  }
-}
+  })
 </script>
 
 <template>

@@ -1,4 +1,4 @@
-import { dayName } from '../../../look/figures'
+import { dayName } from '../../../look/times'
 import type { WordDef } from '../briefWords/wordDef'
 
 /** What stands in the sentence for a word that was said; empty while it is open. */

@@ -10,6 +10,8 @@ import OneOf from '../../../look/OneOf.vue'
 import { styleNonce } from '../../../look/served'
 import CardSheet from './CardSheet.vue'
 import { pictureOf } from './picture'
+import { useAttempt } from '../../../look/attempt'
+import ProblemLine from '../../../look/ProblemLine.vue'
 
 /** The decided joint's card: printed as A5 or A6, or sent as a picture. */
 const props = defineProps<{ joint: string }>()
@@ -28,7 +30,7 @@ const address = computed(
   () => new URL(router.resolve({ name: 'card', params: { joint: props.joint } }).href, location.href).href,
 )
 const sheet = useTemplateRef<HTMLElement>('sheet')
-const problem = ref('')
+const { clear, refuse } = useAttempt()
 
 // The paper's size is the print's alone, and goes with this page.
 const paper = document.createElement('style')
@@ -42,7 +44,7 @@ onScopeDispose(() => paper.remove())
 
 const printIt = () => window.print()
 async function picture(then: (file: File) => Promise<void> | void): Promise<boolean> {
-  problem.value = ''
+  clear()
   try {
     const blob = await pictureOf(sheet.value!.querySelector<HTMLElement>('[data-card]')!)
     await then(new File([blob], `${view.value!.joint.code.toLowerCase()}-card.png`, { type: 'image/png' }))
@@ -50,7 +52,7 @@ async function picture(then: (file: File) => Promise<void> | void): Promise<bool
   } catch (error) {
     // Who closes the list of where it may be sent has changed their mind.
     if (error instanceof DOMException && error.name === 'AbortError') return true
-    problem.value = `The picture could not be made: ${sayError(error)}`
+    refuse(`The picture could not be made: ${sayError(error)}`)
     return false
   }
 }
@@ -74,7 +76,7 @@ const canSend = computed(() => {
         <v-btn class="alt" :to="{ name: 'glue', params: { joint } }">Glue the build’s joints</v-btn>
       </template>
     </div>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ProblemLine />
     <template v-if="!view || !decision || !procedure || !round">
       <h1>No card yet</h1>
       <p>

@@ -10,7 +10,8 @@ import type { Arm, Coupon } from '../../../../core/records/round'
 import type { JointView } from '../../../bench/jointView'
 import { useBench } from '../../../bench/store'
 import { useDrawnInPart } from '../../../look/drawInPart'
-import { capital, lasting } from '../../../look/figures'
+import { capital } from '../../../look/figures'
+import { lasting } from '../../../look/times'
 import MorePages from './MorePages.vue'
 
 /** For those who write by hand: every coupon with empty fields, in the order of gluing. */

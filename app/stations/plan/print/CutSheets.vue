@@ -3,7 +3,6 @@ import { computed, ref } from 'vue'
 import { nest, type NestedSheet, type Sheet } from '../../../../core/coupons/nest'
 import { cutList } from '../../../../core/coupons/pieces'
 import { tilesOf } from '../../../../core/formats/tiles'
-import { sayError } from '../../../../core/messages'
 import { parseNumber } from '../../../../core/quantities/parse'
 import { insert, remove } from '../../../../core/records/entry'
 import type { Offcut } from '../../../../core/records/shelf'
@@ -13,6 +12,9 @@ import { useBench } from '../../../bench/store'
 import { plural } from '../../../look/figures'
 import CutPage from './CutPage.vue'
 import PrintedPair from './PrintedPair.vue'
+import FieldPart from '../../../look/FieldPart'
+import { useAttempt, useRead } from '../../../look/attempt'
+import ProblemLine from '../../../look/ProblemLine.vue'
 
 /** What to cut of each material, nested on the maker's own offcuts, at true size over as many pages as it takes. */
 const props = defineProps<{ view: JointView }>()
@@ -22,14 +24,9 @@ const list = computed(() => cutList(props.view.round!.arms, each.value))
 /** Saws take a millimetre and a half, knives and scissors nothing. */
 const sawn = new Set(['wood', 'sheet', 'hard', 'thermoform', 'print'])
 const kerfText = ref('1.5')
-const kerf = computed((): { mm: number; problem: string } => {
-  try {
-    const field = { field: 'The saw cut, mm,', example: '1.5', unit: 'mm', least: 0, most: 10 }
-    return { mm: parseNumber(kerfText.value, field), problem: '' }
-  } catch (error) {
-    return { mm: 0, problem: sayError(error) }
-  }
-})
+const { value: kerfMm, problem: kerfProblem } = useRead(() =>
+  parseNumber(kerfText.value, { field: 'The saw cut, mm,', example: '1.5', unit: 'mm', least: 0, most: 10 }),
+)
 /** One page of the printer: what is bought is cut down to it. */
 const usualSheet = { widthMm: 190, heightMm: 260 }
 const GRAINED = new Set(['textile', 'paper', 'wood', 'leather'])
@@ -55,7 +52,7 @@ const nested = computed(() =>
   sides.value.map((one) => {
     const lines = list.value.filter(({ side }) => side === one.side)
     const own: Sheet[] = one.offcuts.map(({ widthMm, heightMm, count }) => ({ widthMm, heightMm, count }))
-    const cut = sawn.has(one.material?.cls.group ?? '') ? kerf.value.mm : 0
+    const cut = sawn.has(one.material?.cls.group ?? '') ? (kerfMm.value ?? 0) : 0
     const tall = Math.max(usualSheet.heightMm, ...lines.map(({ lengthMm }) => lengthMm))
     return {
       ...one,
@@ -78,12 +75,11 @@ const tilesWithPieces = (sheet: NestedSheet) =>
   )
 
 const form = ref({ side: 'a' as 'a' | 'b', width: '', height: '', count: '1' })
-const problem = ref('')
+const { attempt, refuse } = useAttempt()
 async function addOffcut() {
-  problem.value = ''
   const material = props.view[form.value.side]
-  if (!material) return void (problem.value = 'Say the material of this side first, at Ask.')
-  try {
+  if (!material) return refuse('Say the material of this side first, at Ask.', 'Side')
+  await attempt(async () => {
     const { width, height, count } = form.value
     const side = (text: string, field: string) =>
       parseNumber(text, { field, example: '210', unit: 'mm', least: 1, most: 100_000 })
@@ -92,9 +88,7 @@ async function addOffcut() {
       ...sizes,
       count: parseNumber(count, { field: 'How many', whole: true, least: 1, most: 999 }),
     })
-  } catch (error) {
-    problem.value = sayError(error)
-  }
+  })
 }
 async function keepOffcut(material: KnownMaterial, sheet: Pick<Offcut, 'widthMm' | 'heightMm' | 'count'>) {
   const { widthMm, heightMm } = sheet
@@ -149,26 +143,26 @@ const titleOf = ({ side, material }: (typeof sides.value)[number]) =>
       </template>
     </section>
     <form class="no-print" @submit.prevent="addOffcut">
-      <label class="field"
-        ><span>Offcut of</span
-        ><select v-model="form.side" class="plain">
+      <FieldPart label="Offcut of" name="Side">
+        <select v-model="form.side" class="plain">
           <option value="a">{{ view.a?.name ?? 'side A' }}</option>
           <option value="b">{{ view.b?.name ?? 'side B' }}</option>
-        </select></label
-      >
-      <label class="field"
-        ><span>Width, mm</span><input v-model="form.width" class="plain" inputmode="decimal"
-      /></label>
-      <label class="field"
-        ><span>Height, mm (along the grain)</span><input v-model="form.height" class="plain" inputmode="decimal"
-      /></label>
-      <label class="field"><span>How many</span><input v-model="form.count" class="plain" inputmode="numeric" /></label>
+        </select>
+      </FieldPart>
+      <FieldPart label="Width" name="The width, mm," unit="mm">
+        <input v-model="form.width" class="plain" inputmode="decimal" />
+      </FieldPart>
+      <FieldPart label="Height, mm (along the grain)" name="The height, mm,">
+        <input v-model="form.height" class="plain" inputmode="decimal" />
+      </FieldPart>
+      <FieldPart label="How many">
+        <input v-model="form.count" class="plain" inputmode="numeric" />
+      </FieldPart>
       <v-btn class="alt" type="submit">Note this offcut</v-btn>
-      <label class="field"
-        ><span>Saw cut, mm</span><input v-model="kerfText" class="plain" inputmode="decimal"
-      /></label>
-      <p v-if="kerf.problem" class="problem" role="alert">{{ kerf.problem }}</p>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <FieldPart label="Saw cut" unit="mm" :problem="kerfProblem">
+        <input v-model="kerfText" class="plain" inputmode="decimal" />
+      </FieldPart>
+      <ProblemLine />
     </form>
   </div>
 </template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { sayError } from '../../../../core/messages'
 import { parseNumber } from '../../../../core/quantities/parse'
 import { labelPages, labelPlaces, labelSheets } from '../../../../core/formats/tiles'
 import { armOf, armWords } from '../../../../core/planning/arms'
@@ -9,6 +8,8 @@ import type { JointView } from '../../../bench/jointView'
 import { useDrawnInPart } from '../../../look/drawInPart'
 import { qrPath } from '../../../look/qrPath'
 import MorePages from './MorePages.vue'
+import { useRead } from '../../../look/attempt'
+import FieldPart from '../../../look/FieldPart'
 
 /** A strip for each coupon with its code, also as QR, on plain sheets of any common label size. */
 const props = defineProps<{ view: JointView }>()
@@ -16,18 +17,14 @@ const chosen = ref(labelSheets[0]!.id)
 const sheet = computed(() => labelSheets.find(({ id }) => id === chosen.value)!)
 const skipText = ref('0')
 /** Places of a begun sheet that are used up; what is no such number leaves none empty, and is said. */
-const skip = computed((): { places: number; problem: string } => {
-  try {
-    const most = labelPlaces(sheet.value) - 1
-    const field = { field: 'Places used up', example: '3', whole: true, least: 0, most }
-    return { places: skipText.value.trim() === '' ? 0 : parseNumber(skipText.value, field), problem: '' }
-  } catch (error) {
-    return { places: 0, problem: sayError(error) }
-  }
+const { value: skipped, problem: skipProblem } = useRead(() => {
+  const most = labelPlaces(sheet.value) - 1
+  const field = { field: 'Places used up', example: '3', whole: true, least: 0, most }
+  return skipText.value.trim() === '' ? 0 : parseNumber(skipText.value, field)
 })
 const inOrder = computed(() => [...props.view.coupons].sort((x, y) => x.glueAt - y.glueAt))
 const pages = computed(() =>
-  labelPages<Coupon | null>([...Array<null>(skip.value.places).fill(null), ...inOrder.value], sheet.value),
+  labelPages<Coupon | null>([...Array<null>(skipped.value ?? 0).fill(null), ...inOrder.value], sheet.value),
 )
 const nameOf = (coupon: Coupon) => props.view.procedures.find(({ id }) => id === coupon.procedure)?.name ?? ''
 const armOfCoupon = (coupon: Coupon) => armWords(armOf(props.view.round!, coupon))
@@ -44,16 +41,14 @@ const tall = computed(() => sheet.value.heightMm)
 <template>
   <div class="labels">
     <div class="choose no-print">
-      <label class="field"
-        ><span>Sheet</span>
+      <FieldPart label="Sheet">
         <select v-model="chosen" class="plain">
           <option v-for="one in labelSheets" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select></label
-      >
-      <label class="field"
-        ><span>Places used up already</span><input v-model="skipText" class="plain" inputmode="numeric"
-      /></label>
-      <p v-if="skip.problem" class="problem" role="alert">{{ skip.problem }}</p>
+        </select>
+      </FieldPart>
+      <FieldPart label="Places used up already" :problem="skipProblem">
+        <input v-model="skipText" class="plain" inputmode="numeric" />
+      </FieldPart>
     </div>
     <MorePages :rest="rest" :pages="pages.length" @whole="whole = true" />
     <svg

@@ -1,0 +1,32 @@
+export { durationWords as lasting } from '../../core/quantities/durations'
+
+/** How times are said: the day and the clock on the maker's wall, and lengths of time in one wording. */
+
+/** "04:12" below an hour, "2 h 05" below two days, then days. */
+export function countdown(ms: number): string {
+  const s = Math.max(0, Math.round(ms / 1000))
+  if (s < 3600) return `${String(Math.floor(s / 60)).padStart(2, '0')}:${String(s % 60).padStart(2, '0')}`
+  if (s < 48 * 3600) return `${Math.floor(s / 3600)} h ${String(Math.floor((s % 3600) / 60)).padStart(2, '0')}`
+  return `${(s / 86400).toFixed(1)} days`
+}
+
+const two = (n: number) => String(n).padStart(2, '0')
+export const clockTime = (at: number): string => `${two(new Date(at).getHours())}:${two(new Date(at).getMinutes())}`
+const weekdays = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
+const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+const dayWords = (date: Date) => `${weekdays[date.getDay()]} ${date.getDate()} ${months[date.getMonth()]}`
+
+/** "Sat 12 Dec" of a calendar day such as 2026-12-12. */
+export const dayName = (day: string): string => dayWords(new Date(`${day}T12:00:00`))
+
+/** "18:46", or with its day when it is not today. */
+export function momentName(at: number, now: number): string {
+  const same = new Date(at).toDateString() === new Date(now).toDateString()
+  return same ? clockTime(at) : `${dayWords(new Date(at))}, ${clockTime(at)}`
+}
+
+/** The same to the hour, for what is only about so: the next full hour. */
+export const aboutWhen = (at: number, now: number): string => momentName(Math.ceil(at / 3_600_000) * 3_600_000, now)
+
+/** "28 November 2026", for what is read years later. */
+export const dayWithYear = (at: number): string => new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(at)
