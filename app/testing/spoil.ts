@@ -93,14 +93,81 @@ const acts: Record<string, Act> = {
     return `${at.slice(0, 3).join('.')} ${what}`
   },
 }
-const kinds = Object.keys(acts)
+
+const oneOf = <T>(list: readonly T[], random: () => number): T => list[Math.floor(random() * list.length)]!
+const nested = (depth: number): unknown =>
+  Array.from({ length: depth }).reduce<unknown>((within, _, n) => (n % 2 ? [within] : { a: within }), 1)
+/** What a program writes that means well, or one that means harm. */
+const stranger: unknown[] = [
+  ...['\ud800', '12', 'true', 'null', '\u202eabc', 'a\nb\r\nc\t', '１２', '12,5', ' ', '\u200b', 'Z'.repeat(300_000)],
+  ...[nested(60), nested(3000), Array(5000).fill(1), Array(3000).fill({}), { toString: 1 }, { length: 3 }],
+  ...['2026-11-24', '2026-11-24T18:00', '24:00', 0.1 + 0.2, 9007199254740993, -1e-9, 5e-324, 255, 65_536],
+]
+
+/** What goes wrong otherwise: words renamed, types changed, lists of another length, one value in all rows. */
+const otherActs: Record<string, Act> = {
+  stranger: (file, at, random) => set(file, at, oneOf(stranger, random)),
+  renamed: (file, at, random) => {
+    const holder = holderOf(file, at)
+    if (!holder || Array.isArray(holder)) return null
+    const key = String(at.at(-1))
+    const to = oneOf([key.toUpperCase(), '__proto__', 'constructor', `${key}s`, 'toString', ` ${key}`, 'then'], random)
+    Object.defineProperty(holder, to, { value: holder[key], enumerable: true, configurable: true, writable: true })
+    delete holder[key]
+    return `${at.join('.')} renamed ${to}`
+  },
+  typed: (file, at) => {
+    const value = valueAt(file, at)
+    if (typeof value === 'string') return set(file, at, Number.isFinite(Number(value)) ? Number(value) : [value])
+    return set(file, at, typeof value === 'boolean' ? Number(value) : String(value))
+  },
+  nudged: (file, at, random) => {
+    const value = valueAt(file, at)
+    if (typeof value === 'number')
+      return set(file, at, value + oneOf([1, -1, 0.5, 86_400_000, -86_400_000, 1e-9], random))
+    if (typeof value !== 'string') return null
+    const to = [`${value} `, ` ${value}`, value.toUpperCase(), value.slice(1), value + value, `${value}\ud83d`]
+    return set(file, at, oneOf(to, random))
+  },
+  resized: (file, at, random) => {
+    const up = at.slice(0, 3 + Math.floor(random() * Math.max(1, at.length - 3)))
+    const value = valueAt(file, up)
+    if (typeof value !== 'object' || value === null) return null
+    if (!Array.isArray(value)) {
+      for (const key of Object.keys(value)) if (random() < 0.5) delete (value as Holder)[key]
+      return `${up.join('.')} with half of its words`
+    }
+    const way = oneOf(['emptied', 'doubled', 'reversed', 'without its first'] as const, random)
+    if (way === 'emptied') value.length = 0
+    else if (way === 'doubled') value.push(...value)
+    else if (way === 'reversed') value.reverse()
+    else value.shift()
+    return `${up.join('.')} ${way}`
+  },
+  everywhere: (file, at, random) => {
+    const rows = (file['tables'] as Record<string, Holder[]> | undefined)?.[at[1]!]
+    if (!Array.isArray(rows) || at.length < 4) return null
+    const value = random() < 0.5 ? oneOf(stranger, random) : valueAt(file, at)
+    for (const row of rows) set(row, at.slice(3), value)
+    return `${at.slice(0, 2).join('.')}.*.${at.slice(3).join('.')} = ${JSON.stringify(value)?.slice(0, 60)}`
+  },
+}
+
+/** The sets of what may go wrong; each has its own files of a seed. */
+export const spoils = { usual: acts, other: { ...acts, ...otherActs } } as const
 
 /**
  * One spoilt file.
  * @param text the whole one
  * @param spots its leaves
  */
-export function spoil(text: string, spots: readonly Spot[], random: () => number): Spoilt {
+export function spoil(
+  text: string,
+  spots: readonly Spot[],
+  random: () => number,
+  by: keyof typeof spoils = 'usual',
+): Spoilt {
+  const kinds = Object.keys(spoils[by])
   const pick = (): Spot => spots[Math.floor(random() * spots.length)]!
   // Now and then the text as such: cut off, or a character changed.
   if (random() < 0.04) {
@@ -118,7 +185,7 @@ export function spoil(text: string, spots: readonly Spot[], random: () => number
   for (let tries = 0; done.length < times && tries < 30; tries++) {
     last = pick()
     const kind = random() < 0.2 ? 'crossed' : kinds[Math.floor(random() * kinds.length)]!
-    const what = acts[kind]!(file, last, random, pick)
+    const what = (spoils[by] as Record<string, Act>)[kind]!(file, last, random, pick)
     if (what !== null) done.push(`${kind}: ${what}`)
   }
   return {

@@ -3,7 +3,7 @@ import { withoutWords, writtenTexts } from './wordsOut'
 
 describe('a label without what a maker wrote', () => {
   const bench = {
-    joint: [{ id: 'h2', code: 'H2', name: 'Wing rib', brief: { water: 'wash' } }],
+    joint: [{ id: 'h2', code: 'H2', name: 'Wing rib', brief: { water: 'wash', heatC: null }, note: 'x' }],
     reading: [
       { id: 'x', coupon: 'c1', note: 'my neighbour Ann helped', setAside: 'slipped', corrected: [{ was: '41 N' }] },
     ],
