@@ -23,7 +23,15 @@ export default defineComponent({
     const id = useId()
     const fault = faultAround()
     const names = computed(() => [props.name, props.label].filter(Boolean))
-    if (fault) onScopeDispose(fault.claim(names))
+    let at = id
+    /** What it is folded away in opens. */
+    function focus() {
+      const control = document.getElementById(at)
+      const folded = control?.closest('details')
+      if (folded) folded.open = true
+      control?.focus()
+    }
+    if (fault) onScopeDispose(fault.claim({ names, focus }))
     const faulty = () => names.value.includes(fault?.field.value ?? '')
     return () => {
       const sentence = props.problem || (faulty() ? fault!.problem.value : '')
@@ -34,7 +42,7 @@ export default defineComponent({
       }
       const within: VNode[] = (slots['default']?.() ?? []).filter(({ type }) => type !== Comment)
       const own: unknown = within[0]?.props?.['id']
-      const at = typeof own === 'string' ? own : id
+      at = typeof own === 'string' ? own : id
       return h('div', { class: 'field' }, [
         h(
           'label',

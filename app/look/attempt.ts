@@ -20,8 +20,13 @@ export interface Fault {
   field: Ref<string | null>
   /** whether a field of the form shows it: then the form itself does not */
   claimed: Ref<boolean>
-  /** A field says what errors call it. @returns takes it back */
-  claim: (names: Ref<readonly string[]>) => () => void
+  /** @returns takes the field out again */
+  claim: (field: Claim) => () => void
+}
+/** A field of the form: what errors call it, and how one comes to it. */
+interface Claim {
+  names: Ref<readonly string[]>
+  focus: () => void
 }
 const key: InjectionKey<Fault> = Symbol('fault')
 
@@ -36,11 +41,12 @@ export const faultAround = (): Fault | null => inject(key, null)
 export function useAttempt() {
   const problem = ref('')
   const field = ref<string | null>(null)
-  const fields = shallowReactive(new Set<Ref<readonly string[]>>())
-  const claimed = computed(() => [...fields].some(({ value }) => field.value !== null && value.includes(field.value)))
-  function claim(names: Ref<readonly string[]>) {
-    fields.add(names)
-    return () => void fields.delete(names)
+  const fields = shallowReactive(new Set<Claim>())
+  const atFault = computed(() => [...fields].find(({ names }) => field.value && names.value.includes(field.value)))
+  const claimed = computed(() => atFault.value !== undefined)
+  function claim(one: Claim) {
+    fields.add(one)
+    return () => void fields.delete(one)
   }
   provide(key, { problem, field, claimed, claim })
 
@@ -53,7 +59,7 @@ export function useAttempt() {
   function refuse(words: string, of: string | null = null) {
     problem.value = words
     field.value = of
-    if (claimed.value) void nextTick(focusOnMarked)
+    if (of) void nextTick(() => atFault.value?.focus())
   }
   /** Says what was thrown. */
   function fail(error: unknown) {
@@ -74,15 +80,6 @@ export function useAttempt() {
     }
   }
   return { problem, attempt, clear, fail, refuse }
-}
-
-/** Puts the focus into the field that is marked; what it is folded away in opens. */
-function focusOnMarked() {
-  const marked = document.querySelector<HTMLElement>(".field [aria-invalid='true']")
-  if (!marked || marked === document.activeElement) return
-  const folded = marked.closest('details')
-  if (folded) folded.open = true
-  marked.focus()
 }
 
 /**
