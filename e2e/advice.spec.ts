@@ -72,7 +72,7 @@ test(
     await page.getByRole('button', { name: 'Set this rule' }).click()
     await expect(page.getByRole('alert')).toContainText('Its reason is missing')
     await page.getByLabel(/^with/).selectOption('mechanism:melt')
-    await page.getByLabel(/^onany/).selectOption('foam')
+    await page.getByLabel('on', { exact: true }).selectOption('foam')
     await page.getByLabel('because').fill('Every one let go in the van.')
     await page.getByRole('button', { name: 'Set this rule' }).click()
     await expect(page.locator('#house-rules li')).toContainText('Every one let go in the van.')

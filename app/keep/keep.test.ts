@@ -182,7 +182,7 @@ describe('past tests from a spreadsheet', () => {
     await shown(mounted, '[data-rows]')
     // “Pull” is no heading that says what it is: it is mapped by hand.
     expect(mounted.wrapper.find('[data-rows]').text()).toMatch(/^0 rows can be taken in, 3 cannot/)
-    const load = mounted.wrapper.findAll('fieldset label').find((one) => /^Load/.test(one.text()))!
+    const load = mounted.wrapper.findAll('fieldset .field').find((one) => /^Load/.test(one.text()))!
     await load.find('select').setValue('3')
     await flushPromises()
     expect(mounted.wrapper.find('[data-rows]').text()).toMatch(/^2 rows can be taken in, 1 cannot/)

@@ -7,6 +7,7 @@ import { routes } from '../router'
 import { hostileTexts } from './hostileTexts'
 import { isMeant } from './meant'
 import { mountAt, type Mounted } from './mountAt'
+import { openClash } from '../bench/clash'
 
 vi.mock('../workers/client', async () => (await import('./noWorker')).workerHere())
 
@@ -214,6 +215,9 @@ async function outcomeOf(
     sendOf(field)?.click()
     await flushPromises()
   }
+  // What was changed elsewhere since (here: taken back) is asked about before anything is written.
+  openClash.value?.answer('mine')
+  await flushPromises()
   // Some writes wait for a piece that is fetched first.
   if (!values().length && said(mounted) === before) await new Promise((done) => setTimeout(done, 60))
   await flushPromises()

@@ -192,3 +192,16 @@ describe('a round drafted from its brief', () => {
     expect(still.map(({ about }) => about)).not.toContain('A')
   })
 })
+
+describe('the first test of a drafted round', () => {
+  const first = (a: string, b: string) =>
+    drafted(settingOf(briefOf({ loads: ['peel'] }), a, b), ['pva-white', 'epoxy-fast']).arms[0]!.test
+  it('goes by what the two sides are', () => {
+    const found = {
+      rigid: first('wood', 'wood'),
+      mixed: first('wood', 'fabric-cotton'),
+      soft: first('fabric-cotton', 'fabric-cotton'),
+    }
+    expect(found).toEqual({ rigid: 'cleavage', mixed: 'peel-90', soft: 't-peel' })
+  })
+})

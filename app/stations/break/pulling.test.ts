@@ -186,7 +186,7 @@ describe('many small things', () => {
     const label = await count('', '41')
     expect(mounted.wrapper.find('.losses .figure').text()).toMatch(/cannot be more left/)
     await log(mounted)
-    expect(mounted.wrapper.find('.break > .problem').text()).toMatch(/between 0 and 40/)
+    expect(mounted.wrapper.find('.losses .problem').text()).toMatch(/between 0 and 40/)
     await count('', '37')
     expect(mounted.wrapper.find('.losses .figure').text()).toBe('3 of 40 lost')
     await log(mounted)
