@@ -1,3 +1,5 @@
+import { dayOf, noonOf } from '../../core/quantities/days'
+
 export { durationWords as lasting } from '../../core/quantities/durations'
 
 /** How times are said: the day and the clock on the maker's wall, and lengths of time in one wording. */
@@ -17,12 +19,11 @@ const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 const dayWords = (date: Date) => `${weekdays[date.getDay()]} ${date.getDate()} ${months[date.getMonth()]}`
 
 /** "Sat 12 Dec" of a calendar day such as 2026-12-12. */
-export const dayName = (day: string): string => dayWords(new Date(`${day}T12:00:00`))
+export const dayName = (day: string): string => dayWords(new Date(noonOf(day)))
 
 /** "18:46", or with its day when it is not today. */
 export function momentName(at: number, now: number): string {
-  const same = new Date(at).toDateString() === new Date(now).toDateString()
-  return same ? clockTime(at) : `${dayWords(new Date(at))}, ${clockTime(at)}`
+  return dayOf(at) === dayOf(now) ? clockTime(at) : `${dayWords(new Date(at))}, ${clockTime(at)}`
 }
 
 /** The same to the hour, for what is only about so: the next full hour. */
