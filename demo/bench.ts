@@ -8,20 +8,14 @@ import { emptyBench } from '../core/records/emptyBench'
 import type { Brief, Joint } from '../core/records/joint'
 import { openBrief } from '../core/records/openBrief'
 import type { Raw, Reading } from '../core/records/reading'
-import type { Coupon, Decision, Procedure, Round, Step } from '../core/records/round'
+import type { Round } from '../core/records/round'
+import type { Decision } from '../core/records/decision'
+import type { Coupon } from '../core/records/coupon'
+import type { Procedure, Step } from '../core/records/procedure'
 import { noTables, type Tables } from '../core/records/tables'
-import {
-  build as heron,
-  glues,
-  hearsay,
-  houseRules,
-  joints,
-  offcuts,
-  otherMaker,
-  ownMaterials,
-  scrap,
-  type DemoJoint,
-} from './scenario'
+import { build as heron, glues, houseRules, offcuts, ownMaterials, scrap } from './scenario'
+import { hearsay, otherMaker } from './otherMaker'
+import { joints, type DemoJoint } from './joints'
 import { simulatePull } from './simulator'
 import workedOut from './worked.json'
 import { dayOf } from '../core/quantities/days'

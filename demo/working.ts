@@ -8,12 +8,14 @@ import { materialClassOf } from '../core/knowledge/materials'
 import { draftOf } from '../core/planning/draft/procedure'
 import { testKinds } from '../core/knowledge/testKinds'
 import { ownReadings } from '../core/readings/counting'
-import type { Step } from '../core/records/round'
+import type { Step } from '../core/records/procedure'
 import type { Tables } from '../core/records/tables'
 import type { Setting } from '../core/screening/shortlist'
 import { analyse } from '../core/statistics/analyse'
 import { briefOf, buildDemoBench, classOf, demoShelf, procedureId, type Worked } from './bench'
-import { glues, joints, otherMaker, type DemoJoint } from './scenario'
+import { glues } from './scenario'
+import { otherMaker } from './otherMaker'
+import { joints, type DemoJoint } from './joints'
 
 /** The steps of every procedure of the scenario, as the app drafts them from its briefs, shelf and room. */
 function draftedSteps(): Record<string, Step[]> {

@@ -1,5 +1,5 @@
 import { adviceOn } from '../../core/planning/draft/procedure'
-import type { Procedure } from '../../core/records/round'
+import type { Procedure } from '../../core/records/procedure'
 import type { Setting } from '../../core/screening/shortlist'
 
 type Advice = ReturnType<typeof adviceOn>

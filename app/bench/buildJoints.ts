@@ -1,6 +1,6 @@
 import { jointCost, type JointCost } from '../../core/choice/jointCost'
 import { perMix } from '../../core/planning/benchSums'
-import type { Procedure } from '../../core/records/round'
+import type { Procedure } from '../../core/records/procedure'
 import type { JointsToGlue } from '../../core/schedule/buildJoints'
 import type { Setting } from '../../core/screening/shortlist'
 import { adviceRemembered } from './advice'

@@ -3,7 +3,7 @@ import { careFor, type Care } from '../../core/care/care'
 import { secondOf } from '../../core/planning/draft/procedure'
 import { usableDab } from '../../core/screening/rules/help'
 import { situationOf, type Dab } from '../../core/situation/situation'
-import type { Procedure } from '../../core/records/round'
+import type { Procedure } from '../../core/records/procedure'
 import { familyTimes, type JointView } from './jointView'
 import type { useBench } from './store'
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { materialClassOf } from '../../core/knowledge/materials'
 import { openBrief } from '../../core/records/openBrief'
-import type { Procedure } from '../../core/records/round'
+import type { Procedure } from '../../core/records/procedure'
 import { careOf, dabOf } from './careOf'
 import type { JointView } from './jointView'
 import { otherGlues } from './otherGlues'

@@ -1,7 +1,7 @@
 import { DAB_SHARE } from '../../core/coupons/dabs'
 import { families, familyOf, familyOrUnknown } from '../../core/knowledge/families'
 import { otherParts, secondShare, type KnownGlue, type OtherPart } from '../../core/planning/mix'
-import type { Procedure, Second } from '../../core/records/round'
+import type { Procedure, Second } from '../../core/records/procedure'
 import { productFamily } from '../../core/situation/label'
 import { packInUse } from '../../core/situation/packs'
 import type { Adhesive } from '../../core/records/shelf'

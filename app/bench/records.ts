@@ -9,7 +9,7 @@ import {
 import type { Change } from '../../core/records/entry'
 import type { RecordReader } from '../../core/records/integrity'
 import type { Reading } from '../../core/records/reading'
-import type { Coupon } from '../../core/records/round'
+import type { Coupon } from '../../core/records/coupon'
 
 /** A round's pieces and what was pulled of them: the same object until one of them changes. */
 export interface Pulled {

@@ -104,9 +104,4 @@ async function copy() {
 .wide {
   grid-column: 1 / -1;
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
 </style>

@@ -4,7 +4,7 @@ import type { JointCost } from '../../core/choice/jointCost'
 import { familyOrUnknown } from '../../core/knowledge/families'
 import { handsOnMinutes } from '../../core/planning/steps'
 import type { Build } from '../../core/records/bench'
-import type { Procedure } from '../../core/records/round'
+import type { Procedure } from '../../core/records/procedure'
 import { usualShop } from '../../core/records/shop'
 import type { BuildPart } from '../../core/schedule/wholeBuild'
 import type { Setting } from '../../core/screening/shortlist'
@@ -19,7 +19,7 @@ import { steady } from '../bench/steady'
 import { useBench } from '../bench/store'
 import { benchWorker } from '../workers/client'
 import { useAsked } from '../workers/useAsked'
-import { DAY_MS } from '../../core/quantities/days'
+import { dayOf, noonOf } from '../../core/quantities/days'
 
 /** A joint of the build in the sum. */
 export interface BuildRow {
@@ -30,6 +30,8 @@ export interface BuildRow {
   minutes: number | null
   all: number
   left: number
+  /** its day of service has come */
+  late: boolean
 }
 
 /** The build as a whole: what was decided, what is to buy, when it is glued, what mends it on the day. */
@@ -38,6 +40,7 @@ export function useBuild(build: () => Build | null) {
   const openedAt = now()
   const { evidence } = useEvidence()
   const views = computed(() => jointsInOrder(bench).map((joint) => viewJoint(bench, joint)))
+  const serviceDay = (view: JointView) => view.joint.brief.inServiceBy ?? build()?.inServiceBy ?? null
   const rows = computed(() =>
     views.value.map((view): BuildRow => {
       const procedure = view.procedures.find(({ id }) => id === view.decision?.procedure) ?? null
@@ -49,12 +52,12 @@ export function useBuild(build: () => Build | null) {
         minutes: procedure && handsOnMinutes(procedure.steps),
         all,
         left: all - glued,
+        late: isLate(serviceDay(view), openedAt),
       }
     }),
   )
-  const dayOf = (view: JointView) => view.joint.brief.inServiceBy ?? build()?.inServiceBy ?? null
   const wantedAt = computed(() => {
-    const days = views.value.flatMap((view) => dayOf(view) ?? [])
+    const days = views.value.flatMap((view) => serviceDay(view) ?? [])
     return Math.max(openedAt, ...days.map(morningOf))
   })
 
@@ -74,7 +77,7 @@ export function useBuild(build: () => Build | null) {
   const parts = steady(
     () =>
       rows.value.flatMap(({ view, procedure }): BuildPart[] => {
-        const day = dayOf(view)
+        const day = serviceDay(view)
         if (!procedure || day === null || morningOf(day) <= openedAt) return []
         const of = jointsLeft(bench, view, settingOf(bench, view.joint.brief, openedAt, []))
         return of ? [{ id: view.joint.id, of, readyBy: morningOf(day) }] : []
@@ -94,7 +97,7 @@ export function useBuild(build: () => Build | null) {
     () => (mended.value.length ? mended.value : null),
     (joints, options) => {
       const classOf = classOfMaterial(bench)
-      const day = Math.floor(openedAt / DAY_MS) * DAY_MS + DAY_MS / 2
+      const day = noonOf(dayOf(openedAt))
       const ids = joints.flatMap(({ brief: { a, b } }) => [a.material, b.material]).filter((id) => id !== null)
       const asked = joints.map(({ id, code, brief }) => {
         return { id, code, setting: cloneable(settingOf(bench, brief, day, evidence.value)) }
@@ -105,7 +108,7 @@ export function useBuild(build: () => Build | null) {
       )
     },
   )
-  return { rows, shopping, order, kit, late: (view: JointView) => isLate(dayOf(view), openedAt) }
+  return { rows, shopping, order, kit }
 }
 
 const isLate = (day: string | null, at: number) => day !== null && morningOf(day) <= at

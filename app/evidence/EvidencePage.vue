@@ -72,7 +72,7 @@ const print = () => window.print()
 
 <template>
   <BesideWhy>
-    <div class="page">
+    <div class="book">
       <div class="top">
         <h1>Evidence</h1>
         <v-btn class="alt no-print" @click="print">Print this sheet</v-btn>
@@ -121,11 +121,11 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-.page {
+.book {
   display: grid;
   gap: 18px;
 }
-.page > * {
+.book > * {
   min-width: 0;
 }
 .top,

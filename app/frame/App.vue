@@ -124,9 +124,4 @@ watch(
   display: grid;
   gap: 14px;
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
 </style>

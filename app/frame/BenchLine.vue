@@ -76,12 +76,6 @@ li {
   padding: 12px 0;
   border-top: 1px solid var(--line);
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-}
 .whole {
   flex-basis: 100%;
   align-items: end;

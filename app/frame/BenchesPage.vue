@@ -207,23 +207,11 @@ const useful = computed(() =>
 </template>
 
 <style scoped>
-.page {
-  padding: 24px 28px;
-  max-width: 820px;
-  display: grid;
-  gap: 16px;
-}
 .details li {
   display: list-item;
   list-style: disc;
   margin-left: 20px;
   padding: 2px 0;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
 }
 .new {
   display: flex;
@@ -235,10 +223,5 @@ const useful = computed(() =>
 }
 .new .field {
   flex: 1 1 260px;
-}
-@media (max-width: 700px) {
-  .page {
-    padding: 18px 16px;
-  }
 }
 </style>

@@ -55,9 +55,4 @@ dt {
 dd {
   overflow-wrap: anywhere;
 }
-.acts {
-  display: flex;
-  gap: 10px;
-  flex-wrap: wrap;
-}
 </style>

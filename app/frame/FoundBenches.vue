@@ -55,10 +55,4 @@ li {
   padding: 12px 0;
   border-top: 1px solid var(--line);
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-}
 </style>

@@ -48,10 +48,6 @@ async function copy() {
 
 <style scoped>
 .page {
-  padding: 24px 28px;
-  max-width: 900px;
-  display: grid;
-  gap: 14px;
   justify-items: start;
 }
 pre {

@@ -81,13 +81,6 @@ async function save() {
 </template>
 
 <style scoped>
-.page {
-  padding: 24px 28px;
-  max-width: 820px;
-}
-ol {
-  margin-top: 16px;
-}
 li {
   display: grid;
   grid-template-columns: 170px 1fr;
@@ -96,9 +89,6 @@ li {
   border-top: 1px solid var(--line);
 }
 @media (max-width: 700px) {
-  .page {
-    padding: 18px 16px;
-  }
   li {
     grid-template-columns: 1fr;
     gap: 2px;

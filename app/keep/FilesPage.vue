@@ -177,13 +177,7 @@ const saveTable = () =>
 
 <style scoped>
 .page {
-  padding: 24px 28px 60px;
-  max-width: 820px;
-  display: grid;
   gap: 22px;
-}
-.page > * {
-  min-width: 0;
 }
 section {
   display: grid;
@@ -193,17 +187,9 @@ section {
   padding-top: 16px;
 }
 .page :deep(.acts) {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
   align-items: end;
 }
 .links li {
   padding: 6px 0;
-}
-@media (max-width: 700px) {
-  .page {
-    padding: 18px 16px 40px;
-  }
 }
 </style>

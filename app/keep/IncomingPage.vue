@@ -75,22 +75,3 @@ async function toThis() {
     </template>
   </main>
 </template>
-
-<style scoped>
-.page {
-  padding: 24px 28px 60px;
-  max-width: 820px;
-  display: grid;
-  gap: 14px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-@media (max-width: 700px) {
-  .page {
-    padding: 18px 16px 40px;
-  }
-}
-</style>

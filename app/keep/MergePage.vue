@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { asideWords } from '../../core/formats/salvage'
-import { clashKey, whoseBench, type BenchClash, type MergePreview, type Side } from '../../core/records/together/merge'
+import { clashKey, whoseBench, type MergePreview, type Side } from '../../core/records/together/merge'
 import type { Whose } from '../../core/records/together/owners'
 import type { AnyRecord, TableName, Tables } from '../../core/records/tables'
 import { keepPhoto, photoOf } from '../bench/photos'
@@ -14,7 +14,8 @@ import { plural } from '../look/figures'
 import { momentName } from '../look/times'
 import OneOf from '../look/OneOf.vue'
 import { benchWorker } from '../workers/client'
-import { clashName, countWords, recordName, settledWords, sideText } from './mergeWords'
+import ClashList from './ClashList.vue'
+import { countWords, recordName, settledWords } from './mergeWords'
 import { takeHanded } from './handed'
 import { BENCH_FILES, useFileRead } from './useFileRead'
 import ProblemLine from '../look/ProblemLine.vue'
@@ -65,9 +66,6 @@ const choose = (to: Whose | null) => {
   if (to) whose.value = to
   void look()
 }
-const all = (side: Side) => {
-  for (const clash of preview.value?.clashes ?? []) answers.value[clashKey(clash)] = side
-}
 /** Where neither copy says when it was written, what stands here stays. */
 function later() {
   answers.value = Object.fromEntries(
@@ -88,11 +86,6 @@ const nothing = computed(
     !preview.value.joined.length &&
     !preview.value.clashes.length,
 )
-const sideWords = (clash: BenchClash) => [
-  { value: 'here' as const, words: `here: ${sideText(clash.here, clash)}` },
-  { value: 'there' as const, words: `there: ${sideText(clash.there, clash)}` },
-]
-
 /** Photos first, so that no record points to nothing; then one entry. */
 async function put() {
   const { tables, savedAt, photos } = other.value!
@@ -126,7 +119,7 @@ async function put() {
       before anything is written; what one has and the other has not stays. Undo takes it back as a whole.
     </p>
     <FileButton :accept="BENCH_FILES" @pick="pick">Choose the file</FileButton>
-    <p v-if="progress !== null" role="status" class="reading">
+    <p v-if="progress !== null" role="status" class="acts">
       Reading <progress :value="progress" max="1" aria-label="reading the file" />
       <v-btn class="quiet" @click="cancel">Cancel</v-btn>
     </p>
@@ -169,33 +162,13 @@ async function put() {
           </template>
         </dl>
       </section>
-      <section v-if="preview.clashes.length" aria-labelledby="clashes">
-        <h2 id="clashes">{{ plural(preview.clashes.length, 'difference') }} to decide</h2>
-        <p class="acts">
-          <span class="mute">All at once:</span>
-          <v-btn class="quiet" @click="later">what was written later</v-btn>
-          <v-btn class="quiet" @click="all('here')">all as here</v-btn>
-          <v-btn class="quiet" @click="all('there')">all as there</v-btn>
-        </p>
-        <ul class="clashes">
-          <li v-for="clash in preview.clashes" :key="clashKey(clash)">
-            <fieldset>
-              <legend>{{ clashName(clash, find) }}</legend>
-              <label v-for="{ value, words } in sideWords(clash)" :key="value">
-                <input v-model="answers[clashKey(clash)]" type="radio" :name="clashKey(clash)" :value="value" />
-                <span>{{ words }}</span>
-              </label>
-            </fieldset>
-            <p class="mute small">
-              {{
-                clash.later === null
-                  ? 'Neither says when it was written: it stays as it is here unless you say otherwise.'
-                  : `Written later ${clash.later === 'here' ? 'here' : 'there'}.`
-              }}<template v-if="clash.table === 'reading'"> What does not stand is kept with the reading.</template>
-            </p>
-          </li>
-        </ul>
-      </section>
+      <ClashList
+        v-if="preview.clashes.length"
+        v-model="answers"
+        :clashes="preview.clashes"
+        :find="find"
+        @later="later"
+      />
       <p v-if="nothing" class="mute">Nothing is new: this bench has it all.</p>
       <div v-else class="acts">
         <ActButton class="go" :act="put">Put the two together</ActButton>
@@ -206,22 +179,6 @@ async function put() {
 </template>
 
 <style scoped>
-.page {
-  padding: 24px 28px 60px;
-  max-width: 860px;
-  display: grid;
-  gap: 16px;
-}
-.page > * {
-  min-width: 0;
-}
-.reading,
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 10px;
-}
 section {
   display: grid;
   gap: 10px;
@@ -240,23 +197,7 @@ section {
 .line {
   display: block;
 }
-.clashes label {
-  display: flex;
-  gap: 10px;
-  padding: 8px 0;
-  overflow-wrap: anywhere;
-}
-.clashes legend {
-  font-weight: 650;
-}
-.clashes li {
-  border-top: 1px solid var(--line);
-  padding: 10px 0;
-}
 @media (max-width: 700px) {
-  .page {
-    padding: 18px 16px 40px;
-  }
   .counts {
     grid-template-columns: minmax(0, 1fr);
     gap: 2px;

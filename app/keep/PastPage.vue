@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { pastTests, pastTestWords } from '../../core/formats/pastTests'
 import {
   pastMapping,
   pastTestKinds,
-  pastTests,
-  pastTestWords,
   type PastColumn,
   type PastMapping,
   type PastTest,
-} from '../../core/formats/pastTests'
+} from '../../core/formats/pastRow'
 import { writeBenchFile } from '../../core/formats/writeBenchFile'
 import { forceUnits, forceUnitWords, type ForceUnit } from '../../core/quantities/force'
 import { now } from '../bench/clock'
@@ -111,10 +110,6 @@ async function look() {
 
 <style scoped>
 .page {
-  padding: 24px 28px 60px;
-  max-width: 860px;
-  display: grid;
-  gap: 16px;
   justify-items: start;
 }
 .page > * {
@@ -132,10 +127,5 @@ textarea {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
-}
-@media (max-width: 700px) {
-  .page {
-    padding: 18px 16px 40px;
-  }
 }
 </style>

@@ -6,10 +6,10 @@ import { fieldWords, valueText } from '../bench/fieldWords'
 import { capital, plural } from '../look/figures'
 
 type Row = Record<string, unknown>
-type Find = (table: TableName, id: string) => AnyRecord | null
+export type FindRecord = (table: TableName, id: string) => AnyRecord | null
 
 /** What a record is called on the bench: “coupon H2-A1”, “joint H4 Eye to socket”. */
-export function recordName(table: TableName, record: AnyRecord | null, find: Find): string {
+export function recordName(table: TableName, record: AnyRecord | null, find: FindRecord): string {
   const row = record as unknown as Row | null
   if (!row) return tableWords[table]
   if (table === 'reading' || table === 'cureCheck') {
@@ -36,7 +36,7 @@ export function countWords(tables: readonly TableName[]): string {
   return [...counts].map(([table, count]) => plural(count, tableWords[table], many(table))).join(', ')
 }
 
-export const clashName = (clash: BenchClash, find: Find): string => {
+export const clashName = (clash: BenchClash, find: FindRecord): string => {
   const of = clash.path.length ? fieldWords(clash.path) : 'the whole of it'
   return `${capital(recordName(clash.table, find(clash.table, clash.id), find))}: ${of || 'value'}`
 }

@@ -51,10 +51,4 @@ watch(
   margin: 16px;
   border-left: 6px solid var(--fails);
 }
-.acts {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  flex-wrap: wrap;
-}
 </style>

@@ -1,4 +1,4 @@
-import type { Step } from '../records/round'
+import type { Step } from '../records/procedure'
 
 /** What decides whether heat may meet wet glue: how long the film must stand open, and what is in it. */
 export interface WetGlue {

@@ -1,4 +1,4 @@
-import type { Procedure, Step } from '../records/round'
+import type { Procedure, Step } from '../records/procedure'
 import type { Care } from './care'
 import { bringsHeat, flammableWet, HEAT_CAUTIONS, NO_HEAT_ON_WET, type WetGlue } from './heat'
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { PairEvidence } from '../evidence/pairEvidence'
-import type { Decision } from '../records/round'
+import type { Decision } from '../records/decision'
 import { accountByRule, brierScore, calibration, toldAndFound } from './account'
 import { forecastResult, heldBy } from './forecasts'
 

@@ -1,5 +1,5 @@
 import type { PairEvidence } from '../evidence/pairEvidence'
-import type { Decision } from '../records/round'
+import type { Decision } from '../records/decision'
 import { heldBy } from './forecasts'
 
 /** One forecast beside what the pulls came to. */

@@ -1,5 +1,5 @@
 import type { Reading } from '../records/reading'
-import type { Coupon } from '../records/round'
+import type { Coupon } from '../records/coupon'
 
 /** Coupons whose pulls say less than they seem to: they are always named on the result. */
 export interface Doubtful {

@@ -3,7 +3,7 @@ import type { PairEvidence } from '../evidence/pairEvidence'
 import { familyOf } from '../knowledge/families'
 import { materialClassOf } from '../knowledge/materials'
 import { openBrief } from '../records/openBrief'
-import type { Procedure } from '../records/round'
+import type { Procedure } from '../records/procedure'
 import { judged, type Setting } from '../screening/shortlist'
 import { forecastsOf } from './forecasts'
 

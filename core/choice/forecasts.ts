@@ -1,5 +1,6 @@
 import { familyOrUnknown } from '../knowledge/families'
-import type { Decision, Procedure } from '../records/round'
+import type { Decision } from '../records/decision'
+import type { Procedure } from '../records/procedure'
 import { judged, type Setting } from '../screening/shortlist'
 import { productFamily } from '../situation/label'
 

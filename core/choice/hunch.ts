@@ -1,4 +1,5 @@
-import type { Decision, Round } from '../records/round'
+import type { Round } from '../records/round'
+import type { Decision } from '../records/decision'
 import type { ProcedureSummary } from '../statistics/analyse'
 
 /** What was expected beside what came out: ids of procedures, strongest first. */

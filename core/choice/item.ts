@@ -1,6 +1,7 @@
 import type { Brief } from '../records/joint'
 import type { Reading } from '../records/reading'
-import type { Coupon, Criterion, Exposure, Round } from '../records/round'
+import type { Criterion, Exposure, Round } from '../records/round'
+import type { Coupon } from '../records/coupon'
 import type { ModelReading } from '../statistics/data'
 import type { Forecast } from './draws'
 import type { Losses } from './losses'

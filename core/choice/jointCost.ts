@@ -5,7 +5,7 @@ import { glueShare, type OtherPart } from '../planning/mix'
 import { WASTE } from '../planning/needs'
 import { handsOnMinutes } from '../planning/steps'
 import type { Brief } from '../records/joint'
-import type { Procedure } from '../records/round'
+import type { Procedure } from '../records/procedure'
 import type { Adhesive } from '../records/shelf'
 
 /** Cost of one joint, and the parts of a blend that are not in it, since nothing is known of their packs. */

@@ -1,4 +1,4 @@
-import type { Decision } from '../records/round'
+import type { Decision } from '../records/decision'
 import type { Margin } from './real/margin'
 import type { ProcedureSummary } from '../statistics/analyse'
 

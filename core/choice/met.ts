@@ -1,6 +1,7 @@
 import { countingReadings } from '../readings/counting'
 import type { Reading } from '../records/reading'
-import type { Coupon, Exposure, Round } from '../records/round'
+import type { Exposure, Round } from '../records/round'
+import type { Coupon } from '../records/coupon'
 
 /** Exposures that coupons of a procedure went through and were pulled after, with a reading that counts. */
 export function metExposures(

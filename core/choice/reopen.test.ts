@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { openBrief } from '../records/openBrief'
 import type { Reading } from '../records/reading'
-import type { Coupon, Decision, Round } from '../records/round'
+import type { Round } from '../records/round'
+import type { Decision } from '../records/decision'
+import type { Coupon } from '../records/coupon'
 import { belowAfter, reopenedBy } from './reopen'
 
 const AT = Date.parse('2026-11-24T20:00:00')

@@ -1,6 +1,7 @@
 import { modelReadings } from '../evidence/modelReadings'
 import type { Reading } from '../records/reading'
-import type { Arm, Coupon, Round } from '../records/round'
+import type { Arm, Round } from '../records/round'
+import type { Coupon } from '../records/coupon'
 import type { AnalysisInput } from '../statistics/analyse'
 
 /** An arm after an exposure, and the dry one that it is held against. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { CureCheck } from '../records/round'
+import type { CureCheck } from '../records/coupon'
 import { seededRandom, normalDraw } from '../planning/random'
 import { firmBetween, nextLookS, ownCure, type Looked } from './ownChecks'
 

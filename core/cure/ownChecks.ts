@@ -1,4 +1,4 @@
-import type { CureCheck } from '../records/round'
+import type { CureCheck } from '../records/coupon'
 import { analyse } from '../statistics/analyse'
 import type { ModelReading } from '../statistics/data'
 

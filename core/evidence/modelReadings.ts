@@ -2,7 +2,7 @@ import type { TestId } from '../knowledge/testKinds'
 import { countingReadings } from '../readings/counting'
 import { interpret } from '../readings/interpret'
 import type { Reading } from '../records/reading'
-import type { Coupon } from '../records/round'
+import type { Coupon } from '../records/coupon'
 import type { ModelReading } from '../statistics/data'
 
 /**

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest'
 import type { Joint } from '../records/joint'
 import { openBrief } from '../records/openBrief'
 import type { Reading } from '../records/reading'
-import type { Coupon, Procedure, Round } from '../records/round'
+import type { Round } from '../records/round'
+import type { Coupon } from '../records/coupon'
+import type { Procedure } from '../records/procedure'
 import { gatheredEvidence, onThisPair, ownEvidence, sayingOf, type EvidenceTables } from './pairEvidence'
 
 const side = (material: string, state: 'sanded' | null = null) => ({ material, thicknessMm: null, state, traits: null })

@@ -4,7 +4,8 @@ import { emptyBench } from '../records/emptyBench'
 import { noTables } from '../records/tables'
 import { mergeChanges } from '../records/together/merge'
 import { readBenchFile } from './benchFile'
-import { pastMapping, pastTests, type PastSettings } from './pastTests'
+import { pastTests } from './pastTests'
+import { pastMapping, type PastSettings } from './pastRow'
 import { writeBenchFile } from './writeBenchFile'
 
 const NOW = Date.UTC(2026, 10, 27)

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { openBrief } from '../records/openBrief'
-import type { Arm, Coupon, Round } from '../records/round'
+import type { Arm, Round } from '../records/round'
+import type { Coupon } from '../records/coupon'
 import { addCoupons, armFor } from './addCoupons'
 
 const dry = {

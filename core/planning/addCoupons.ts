@@ -1,5 +1,6 @@
 import type { Brief } from '../records/joint'
-import type { Arm, Coupon, Exposure, Round } from '../records/round'
+import type { Arm, Exposure, Round } from '../records/round'
+import type { Coupon } from '../records/coupon'
 import { anotherArm } from './newArm'
 import { extraFor } from './pullQueue'
 

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { familyOf, type Family } from '../knowledge/families'
-import type { Procedure } from '../records/round'
+import type { Procedure } from '../records/procedure'
 import { coverS } from '../screening/rules/cover'
 import { batchWords, nextBatch } from './batch'
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
-import type { Procedure, Step } from '../records/round'
+import type { Procedure, Step } from '../records/procedure'
 import { benchSums, type SumsFor } from './benchSums'
 
 const steps = (...kinds: Step['kind'][]): Step[] =>

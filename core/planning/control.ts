@@ -1,4 +1,4 @@
-import type { Procedure } from '../records/round'
+import type { Procedure } from '../records/procedure'
 import type { FairnessSetting } from './fault'
 
 /**

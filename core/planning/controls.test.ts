@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
 import { materialClassOf } from '../knowledge/materials'
-import { procedureSchema, type Procedure } from '../records/round'
+import { procedureSchema, type Procedure } from '../records/procedure'
 import { isUntreated, onFriendlySurface, untreated } from './controls'
 import { differences } from './difference'
 import { usualSteps } from './draft/usual'

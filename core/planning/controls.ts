@@ -1,6 +1,6 @@
 import { placeOf } from './draft/slots'
 import { varied } from './difference'
-import type { Procedure, Step } from '../records/round'
+import type { Procedure, Step } from '../records/procedure'
 
 /** A face on which nearly every glue that wets and sets is known to hold. */
 const FRIENDLY = 'raw card'

@@ -1,4 +1,6 @@
-import type { Coupon, Procedure, Round } from '../records/round'
+import type { Round } from '../records/round'
+import type { Coupon } from '../records/coupon'
+import type { Procedure } from '../records/procedure'
 import { armOfPlace } from './arms'
 import { couponLabel, glueOrder, pullOrder, pullOrderByTrust, trustOf } from './order'
 

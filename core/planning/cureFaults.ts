@@ -1,6 +1,6 @@
 import { durationWords } from '../quantities/durations'
 import { slowerFullS } from '../situation/situation'
-import type { Procedure, Step } from '../records/round'
+import type { Procedure, Step } from '../records/procedure'
 import { draftSteps } from './draft/draft'
 import { demandsOf } from './draft/answers'
 import { placeOf } from './draft/slots'

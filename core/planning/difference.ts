@@ -1,6 +1,6 @@
 import { durationWords } from '../quantities/durations'
 import { helperWords } from '../knowledge/vocabularyWords'
-import type { Procedure, Step, StepKind } from '../records/round'
+import type { Procedure, Step, StepKind } from '../records/procedure'
 import { stepWords } from './stepWords'
 
 const byKind = (steps: readonly Step[]) => {

@@ -1,5 +1,6 @@
 import { formulaOf, testKinds, type TestId } from '../knowledge/testKinds'
-import type { Arm, Procedure, Step, StepKind } from '../records/round'
+import type { Arm } from '../records/round'
+import type { Procedure, Step, StepKind } from '../records/procedure'
 import { armWords } from './arms'
 import { bestTrusted } from './control'
 import { asAnEdge, asDeepAsTheJoint, readable } from './couponFaults'

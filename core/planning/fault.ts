@@ -1,7 +1,8 @@
 import type { Gauge } from '../coupons/reading'
 import type { Family } from '../knowledge/families'
 import type { Brief } from '../records/joint'
-import type { Arm, Procedure, Round } from '../records/round'
+import type { Arm, Round } from '../records/round'
+import type { Procedure } from '../records/procedure'
 import type { Candidate } from '../screening/shortlist'
 
 /** What is planned, before there are coupons. */

@@ -1,4 +1,6 @@
-import type { Arm, Coupon, Procedure, Step } from '../records/round'
+import type { Arm } from '../records/round'
+import type { Coupon } from '../records/coupon'
+import type { Procedure, Step } from '../records/procedure'
 
 /** A step of a coupon that can be done next, and when. */
 export interface GlueTask {

@@ -1,4 +1,4 @@
-import type { Procedure } from '../records/round'
+import type { Procedure } from '../records/procedure'
 
 /** The first letter that no procedure of the joint bears; letters on tape are not used twice. */
 export const nextLetter = (procedures: readonly Pick<Procedure, 'letter'>[]): string => {

@@ -1,7 +1,8 @@
 import { requiredStrength } from '../loads/requirement'
 import type { Brief } from '../records/joint'
 import type { Reading } from '../records/reading'
-import type { Arm, Coupon } from '../records/round'
+import type { Arm } from '../records/round'
+import type { Coupon } from '../records/coupon'
 
 /** The limit that counts: what the maker set, else what follows from the brief. In the unit of the arm's test. */
 export const limitOf = (arm: Pick<Arm, 'passLimit' | 'test'>, brief: Brief): number | null =>

@@ -1,5 +1,7 @@
 import type { Reading } from '../records/reading'
-import type { Arm, Coupon, Procedure, Round } from '../records/round'
+import type { Arm, Round } from '../records/round'
+import type { Coupon } from '../records/coupon'
+import type { Procedure } from '../records/procedure'
 import { curedFrom } from './gluing'
 
 /** An arm that has to wait: from when its coupons may be tested. */

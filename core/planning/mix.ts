@@ -1,5 +1,5 @@
 import type { Family } from '../knowledge/families'
-import type { Procedure, Second } from '../records/round'
+import type { Procedure, Second } from '../records/procedure'
 import type { Adhesive } from '../records/shelf'
 
 /** A glue that the shelf knows by name, or a family of the tables. */

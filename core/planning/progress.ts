@@ -2,7 +2,10 @@ import type { Brief } from '../records/joint'
 import { armOf } from './armOf'
 import { closedAt, curedFrom } from './gluing'
 import type { Reading } from '../records/reading'
-import type { Coupon, Decision, Procedure, Round } from '../records/round'
+import type { Round } from '../records/round'
+import type { Decision } from '../records/decision'
+import type { Coupon } from '../records/coupon'
+import type { Procedure } from '../records/procedure'
 
 /** The stations, in the order in which makers work. */
 export const stations = ['ask', 'shortlist', 'plan', 'glue', 'break', 'choose'] as const

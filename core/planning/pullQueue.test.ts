@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import type { Arm, Coupon, Procedure } from '../records/round'
+import type { Arm } from '../records/round'
+import type { Coupon } from '../records/coupon'
+import type { Procedure } from '../records/procedure'
 import { passedOver, pullQueue, readyFrom, spareFor, swapped } from './pullQueue'
 
 const H = 3_600_000

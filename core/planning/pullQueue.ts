@@ -1,4 +1,6 @@
-import type { Arm, Coupon, Procedure, Round } from '../records/round'
+import type { Arm, Round } from '../records/round'
+import type { Coupon } from '../records/coupon'
+import type { Procedure } from '../records/procedure'
 import { armOf } from './armOf'
 import { curedFrom } from './gluing'
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Step } from '../records/round'
+import type { Step } from '../records/procedure'
 import { hoursToPull } from './readyWhen'
 
 const step = (kind: Step['kind'], hours: number): Step => ({

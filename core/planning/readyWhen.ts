@@ -1,4 +1,5 @@
-import type { Arm, Procedure } from '../records/round'
+import type { Arm } from '../records/round'
+import type { Procedure } from '../records/procedure'
 import { ageAtPullS } from './gluing'
 
 /** Seconds of a procedure before closing in which nobody's hands are on it: coats that dry, the open wait. */

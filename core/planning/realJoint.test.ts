@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
 import { openBrief } from '../records/openBrief'
-import type { Procedure } from '../records/round'
+import type { Procedure } from '../records/procedure'
 import { usualSteps } from './draft/usual'
 import { realJoint, realJointWords } from './realJoint'
 

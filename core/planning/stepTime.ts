@@ -1,5 +1,5 @@
 import { durationWords, windowWords } from '../quantities/durations'
-import type { Step, StepKind } from '../records/round'
+import type { Step, StepKind } from '../records/procedure'
 
 const TIMED: ReadonlySet<StepKind> = new Set([
   ...(['ready', 'prime', 'activate', 'coat', 'wait', 'warm'] as const),

@@ -3,7 +3,7 @@ import { plannedFullS } from '../cure/cure'
 import { STANDARD_ROOM } from '../cure/room'
 import { durationWords } from '../quantities/durations'
 import { digitsOf, figureOf } from '../quantities/figure'
-import type { Step, StepKind } from '../records/round'
+import type { Step, StepKind } from '../records/procedure'
 import type { Advice } from './fault'
 
 /** Why a step stands in every procedure that has it, whatever the joint. */

@@ -1,4 +1,4 @@
-import type { StepKind } from '../records/round'
+import type { StepKind } from '../records/procedure'
 
 /** What a kind of step is called. */
 export const stepWords: Record<StepKind, string> = {

@@ -1,4 +1,4 @@
-import type { Step, StepKind } from '../records/round'
+import type { Step, StepKind } from '../records/procedure'
 import { handsOnMin } from './stepWords'
 
 /** Nobody holds two parts still for longer than this: what needs more is fixed in place. */

@@ -1,4 +1,4 @@
-import type { Step } from '../records/round'
+import type { Step } from '../records/procedure'
 import type { Way } from '../screening/schools'
 
 /** The usual steps as one school does them: its wait, or its own words at one step. */

@@ -1,5 +1,7 @@
 import { fullCureS } from '../planning/steps'
-import type { Arm, Coupon, Procedure } from '../records/round'
+import type { Arm } from '../records/round'
+import type { Coupon } from '../records/coupon'
+import type { Procedure } from '../records/procedure'
 import type { Shop } from '../records/shop'
 import { build } from './build'
 import { listOrder } from './search'

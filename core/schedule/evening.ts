@@ -1,5 +1,5 @@
 import { letters } from '../planning/fault'
-import type { Procedure } from '../records/round'
+import type { Procedure } from '../records/procedure'
 import { PULL, sessionOf, type RoundToGlue } from './round'
 import { armOf } from '../planning/armOf'
 import type { Placed, Schedule } from './problem'

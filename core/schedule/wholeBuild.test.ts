@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Procedure, Step } from '../records/round'
+import type { Procedure, Step } from '../records/procedure'
 import { usualShop, type Shop } from '../records/shop'
 import type { JointsToGlue } from './buildJoints'
 import { planWhole } from './wholeBuild'

@@ -4,13 +4,18 @@ import type { Reason } from './reason'
 import type { Rule } from './rule'
 import { attackRules } from './rules/attack'
 import { curingRules } from './rules/curing'
+import { inTimeRules } from './rules/inTime'
 import { practiceRules } from './rules/practice'
 import { labelRules } from './rules/label'
+import { markRules } from './rules/marks'
 import { peopleRules } from './rules/people'
 import { finishRules } from './rules/finish'
 import { formRules } from './rules/form'
+import { closingRules } from './rules/closing'
+import { heatRules } from './rules/heat'
 import { helpRules } from './rules/help'
 import { serviceRules } from './rules/service'
+import { movingRules } from './rules/moving'
 import { shapeRules } from './rules/shape'
 import { surfaceRules } from './rules/surface'
 import type { Situation } from '../situation/situation'
@@ -19,10 +24,15 @@ export const rules: readonly Rule[] = [
   ...peopleRules,
   ...shapeRules,
   ...attackRules,
+  ...heatRules,
+  ...markRules,
   ...curingRules,
+  ...inTimeRules,
   ...formRules,
+  ...closingRules,
   ...surfaceRules,
   ...serviceRules,
+  ...movingRules,
   ...finishRules,
   ...helpRules,
   ...practiceRules,

@@ -9,7 +9,7 @@ import type { LabelFacts } from '../knowledge/labelFactIds'
 import type { FaceState, MaterialClass, MaterialTrait } from '../knowledge/materials'
 import type { FaceTrait, Geometry, Helper, LoadMode, Stake } from '../knowledge/vocabulary'
 import type { Brief, laterWork } from '../records/joint'
-import type { SecondRole } from '../records/round'
+import type { SecondRole } from '../records/procedure'
 
 export interface Face {
   side: 'A' | 'B'

@@ -158,8 +158,6 @@ header {
   margin-top: 6px;
 }
 .acts {
-  display: flex;
-  flex-wrap: wrap;
   gap: 8px 20px;
   align-items: start;
   width: 100%;

@@ -49,18 +49,14 @@ function withdraw() {
   <section v-else-if="fresh" aria-labelledby="starts">
     <h2 id="starts">Begin from a usual joint</h2>
     <p class="mute">It fills a dozen words as proposals. Or write the sentence below word by word.</p>
-    <div class="starts">
+    <div class="acts">
       <ActButton v-for="one in tradeStarts" :key="one.id" class="alt" :act="() => begin(one)">{{ one.word }}</ActButton>
     </div>
   </section>
 </template>
 
 <style scoped>
-.starts,
 .acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
   margin-top: 8px;
 }
 .proposals {

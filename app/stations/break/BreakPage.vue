@@ -201,9 +201,6 @@ useKey('log', () => void log())
   align-content: start;
 }
 .acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
   margin-top: 10px;
 }
 .note {

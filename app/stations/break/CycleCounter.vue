@@ -71,9 +71,4 @@ const { listening, trouble, listen } = useListening(
 .plus span {
   color: var(--mute);
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
 </style>

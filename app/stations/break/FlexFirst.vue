@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { update } from '../../../core/records/entry'
-import type { Coupon } from '../../../core/records/round'
+import type { Coupon } from '../../../core/records/coupon'
 import { stampNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'
 import ActButton from '../../look/ActButton.vue'

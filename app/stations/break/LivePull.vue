@@ -242,9 +242,6 @@ const drawn = computed(() =>
   min-height: 48px;
 }
 .acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
   align-items: end;
 }
 </style>

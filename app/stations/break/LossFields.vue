@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { update } from '../../../core/records/entry'
-import type { Coupon } from '../../../core/records/round'
+import type { Coupon } from '../../../core/records/coupon'
 import { parseNumber } from '../../../core/quantities/parse'
 import { stampNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { passedOver, swapped } from '../../../core/planning/pullQueue'
 import { update } from '../../../core/records/entry'
-import type { Coupon } from '../../../core/records/round'
+import type { Coupon } from '../../../core/records/coupon'
 import { stampNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'
 import FieldPart from '../../look/FieldPart'

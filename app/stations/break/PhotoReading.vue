@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { update } from '../../../core/records/entry'
-import type { Coupon } from '../../../core/records/round'
+import type { Coupon } from '../../../core/records/coupon'
 import { stampNow } from '../../bench/clock'
 import { newId } from '../../bench/ids'
 import { keepPhoto } from '../../bench/photos'
@@ -190,9 +190,6 @@ canvas {
   stroke-width: 2;
 }
 .acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
   align-items: end;
 }
 ul {

@@ -112,8 +112,6 @@ h2 {
   opacity: 0.75;
 }
 .acts {
-  display: flex;
-  flex-wrap: wrap;
   justify-content: end;
 }
 @media (max-width: 900px) {

@@ -9,7 +9,8 @@ import type { JointView } from '../../bench/jointView'
 import { newId } from '../../bench/ids'
 import { plural } from '../../look/figures'
 import type { useBench } from '../../bench/store'
-import { emptyForm, noPlaces, readingParts } from './pullForm'
+import { emptyForm, noPlaces } from './pullForm'
+import { readingParts } from './pullRead'
 import { earlyBy, usable } from './pulls'
 
 type Store = ReturnType<typeof useBench>

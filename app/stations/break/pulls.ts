@@ -5,12 +5,15 @@ import { insert, update, type Change } from '../../../core/records/entry'
 import { spareFor } from '../../../core/planning/pullQueue'
 import { ageAtPullS, closedAt, curedFrom } from '../../../core/planning/gluing'
 import type { Reading } from '../../../core/records/reading'
-import type { Arm, Coupon, Procedure } from '../../../core/records/round'
+import type { Arm } from '../../../core/records/round'
+import type { Coupon } from '../../../core/records/coupon'
+import type { Procedure } from '../../../core/records/procedure'
 import type { TestId } from '../../../core/knowledge/testKinds'
 import { newId } from '../../bench/ids'
 import { readingWords, readReading } from '../../bench/settled'
 import { editOf, type useBench } from '../../bench/store'
-import { readingParts, type PullForm } from './pullForm'
+import type { PullForm } from './pullForm'
+import { readingParts } from './pullRead'
 
 type Store = ReturnType<typeof useBench>
 

@@ -2,10 +2,11 @@ import { computed, watch, type ComputedRef, type Ref } from 'vue'
 import type { Direction } from '../../../core/knowledge/directions'
 import type { TestId } from '../../../core/knowledge/testKinds'
 import { interpret, type Interpreted } from '../../../core/readings/interpret'
-import type { Coupon } from '../../../core/records/round'
+import type { Coupon } from '../../../core/records/coupon'
 import { useBench } from '../../bench/store'
 import { useWhy } from '../../look/why'
-import { rawFrom, readingParts, type PullForm } from './pullForm'
+import type { PullForm } from './pullForm'
+import { rawFrom, readingParts } from './pullRead'
 import { whyReading } from './pullWhy'
 
 /** What the form says so far, and why it comes to that; null as long as it says too little. */

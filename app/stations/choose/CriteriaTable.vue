@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Item } from '../../../core/choice/criteria'
 import type { WeighResult } from '../../../core/choice/weighRound'
-import type { Procedure } from '../../../core/records/round'
+import type { Procedure } from '../../../core/records/procedure'
 import AskWhy from '../../look/AskWhy.vue'
 import TapeLabel from '../../look/TapeLabel.vue'
 import type { Explanation } from '../../look/why'

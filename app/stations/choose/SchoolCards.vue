@@ -2,7 +2,7 @@
 import { schools, type School } from '../../../core/choice/rank'
 import type { Item } from '../../../core/choice/criteria'
 import type { WeighResult } from '../../../core/choice/weighRound'
-import type { Procedure } from '../../../core/records/round'
+import type { Procedure } from '../../../core/records/procedure'
 import AskWhy from '../../look/AskWhy.vue'
 import { percent } from '../../look/figures'
 import { schoolWords } from './weighWords'

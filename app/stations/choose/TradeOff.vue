@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { Item } from '../../../core/choice/criteria'
 import { mustOf } from '../../../core/choice/rank'
 import type { WeighResult } from '../../../core/choice/weighRound'
-import type { Procedure } from '../../../core/records/round'
+import type { Procedure } from '../../../core/records/procedure'
 import { valueText } from './weighWords'
 import FieldPart from '../../look/FieldPart'
 

@@ -79,10 +79,7 @@ input {
   width: 100%;
 }
 .acts {
-  display: flex;
-  flex-wrap: wrap;
   gap: 8px 14px;
-  align-items: center;
 }
 @media (max-width: 700px) {
   .line {

@@ -1,5 +1,5 @@
 import { measured } from '../../../core/quantities/betterUnit'
-import type { Decision } from '../../../core/records/round'
+import type { Decision } from '../../../core/records/decision'
 import type { Factor } from '../../../core/choice/real/factors'
 import type { Losses } from '../../../core/choice/losses'
 import type { Margin } from '../../../core/choice/real/margin'

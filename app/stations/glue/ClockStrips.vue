@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { dayOf } from '../../../core/quantities/days'
 import { armOf } from '../../../core/planning/arms'
 import { closedAt, curedFrom } from '../../../core/planning/gluing'
 import type { JointView } from '../../bench/jointView'
 import { evenly } from '../../look/drawInPart'
-import { clockTime, momentName } from '../../look/times'
+import { clockTime, dayName, momentName } from '../../look/times'
 
 // The glue-up as strips along one clock: begun, closed, curing, cured, with a line for now.
 const props = defineProps<{ view: JointView; now: number }>()
@@ -54,7 +55,7 @@ const ticks = computed(() => {
     if (at >= span.value.from)
       list.push({
         at,
-        text: new Date(at).getHours() === 0 && step >= 12 ? momentName(at, 0).replace(/, 00:00$/, '') : clockTime(at),
+        text: new Date(at).getHours() === 0 && step >= 12 ? dayName(dayOf(at)) : clockTime(at),
       })
   return list
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { ROOM_GIVES_C, ROOM_GIVES_RH } from '../../../core/cure/range'
-import { cureStates, type CureCheck } from '../../../core/records/round'
+import { cureStates, type CureCheck } from '../../../core/records/coupon'
 import { stampNow, useMinute } from '../../bench/clock'
 import { useBench } from '../../bench/store'
 import { plural } from '../../look/figures'

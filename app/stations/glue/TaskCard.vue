@@ -170,11 +170,6 @@ async function keepNote(text = note.value.trim()) {
   display: grid;
   gap: 4px;
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
 .deviation {
   display: flex;
   gap: 10px;

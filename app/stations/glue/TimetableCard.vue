@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { dayOf } from '../../../core/quantities/days'
 import { lazyPart } from '../../look/piece'
 import { sayError } from '../../../core/messages'
 import { stampNow, useMinute } from '../../bench/clock'
@@ -8,7 +9,7 @@ import { lookEntries } from '../../bench/lookEntries'
 import { useBench } from '../../bench/store'
 import { saveFile } from '../../frame/saveFile'
 import { capital, plural } from '../../look/figures'
-import { clockTime, lasting, momentName } from '../../look/times'
+import { clockTime, dayName, lasting, momentName } from '../../look/times'
 import EveningStrip from './EveningStrip.vue'
 import EveningTasks from './EveningTasks.vue'
 import { calendarFile } from './calendarFile'
@@ -70,7 +71,7 @@ const choices = computed(() => {
   })
   return [...new Set([...days, ...set])].sort((x, y) => x - y)
 })
-const dayWords = (at: number) => momentName(at, 0).replace(/, 00:00$/, '')
+const dayWords = (at: number) => dayName(dayOf(at))
 const chosen = (event: Event) => {
   const { value } = event.target as HTMLSelectElement
   return value === '' ? null : Number(value)

@@ -2,7 +2,7 @@ import { reactive } from 'vue'
 import { digitsOf } from '../../../core/quantities/figure'
 import { CodedError } from '../../../core/errors'
 import { parseQuantity } from '../../../core/quantities/parse'
-import type { StepKind } from '../../../core/records/round'
+import type { StepKind } from '../../../core/records/procedure'
 import type { Noted } from './glueWork'
 
 /** What is typed beside a step. Who and what stay for the next one; what was weighed is of one step. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Procedure, Round } from '../../../core/records/round'
+import type { Round } from '../../../core/records/round'
+import type { Procedure } from '../../../core/records/procedure'
 import { useMinute } from '../../bench/clock'
 import { momentName } from '../../look/times'
 import TapeLabel from '../../look/TapeLabel.vue'

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { recipe } from '../../../core/planning/mix'
 import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
-import type { Procedure } from '../../../core/records/round'
+import type { Procedure } from '../../../core/records/procedure'
 import { CodedError } from '../../../core/errors'
 import { figure } from '../../look/figures'
 import FieldPart from '../../look/FieldPart'

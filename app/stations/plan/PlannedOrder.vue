@@ -33,7 +33,7 @@ const arm = (n: number) => armWords(armOf(props.view.round!, blocks.value.find((
         <span class="mute"
           >Block {{ block.n }}<template v-if="view.round!.arms.length > 1">, {{ arm(block.n) }}</template></span
         >
-        <span class="tapes"
+        <span class="tapes acts"
           ><TapeLabel v-for="coupon in block.coupons" :key="coupon.id">{{ coupon.label }}</TapeLabel></span
         >
       </li>
@@ -65,12 +65,6 @@ li {
   align-items: center;
   padding: 8px 0;
   border-top: 1px solid var(--line);
-}
-.tapes,
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 @media (max-width: 700px) {
   li {

@@ -7,7 +7,7 @@ import { isTimed, stepTime } from '../../../core/planning/stepTime'
 import { addableSteps, withStep } from '../../../core/planning/steps'
 import { stepWords } from '../../../core/planning/stepWords'
 import { whyStep } from '../../../core/planning/stepWhy'
-import type { Procedure, Step } from '../../../core/records/round'
+import type { Procedure, Step } from '../../../core/records/procedure'
 import type { Advice } from '../../../core/planning/fault'
 import { editOf, useBench } from '../../bench/store'
 import { capital } from '../../look/figures'
@@ -202,11 +202,6 @@ li[draggable='true'] {
 form {
   grid-column: 2 / -1;
   display: grid;
-  gap: 8px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
   gap: 8px;
 }
 @media (max-width: 700px) {

@@ -71,9 +71,4 @@ const mind = computed(() => careFor(props.candidate.situation).hazards.map(({ sh
   padding: 4px 0;
   justify-items: start;
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
 </style>

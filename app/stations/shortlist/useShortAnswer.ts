@@ -1,6 +1,6 @@
 import { computed, type ComputedRef } from 'vue'
 import type { Helper } from '../../../core/knowledge/vocabulary'
-import type { Procedure } from '../../../core/records/round'
+import type { Procedure } from '../../../core/records/procedure'
 import { shortAnswer } from '../../../core/screening/shortAnswer'
 import type { Candidate, Help } from '../../../core/screening/shortlist'
 import type { JointView } from '../../bench/jointView'

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../../knowledge/families'
 import { openBrief } from '../../records/openBrief'
-import type { Procedure } from '../../records/round'
+import type { Procedure } from '../../records/procedure'
 import type { StockItem } from '../../records/shelf'
 import { shoppingList, type JointToBuy } from './shopping'
 

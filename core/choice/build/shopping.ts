@@ -3,7 +3,7 @@ import { packOf } from '../../costs/pack'
 import { glueShare, type KnownGlue, type OtherPart } from '../../planning/mix'
 import { gramsPerCm2 } from '../../planning/needs'
 import type { Brief } from '../../records/joint'
-import type { Procedure } from '../../records/round'
+import type { Procedure } from '../../records/procedure'
 import type { StockItem } from '../../records/shelf'
 import { packDaysLeft } from '../../situation/packs'
 

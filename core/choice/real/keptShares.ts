@@ -1,5 +1,7 @@
 import type { Reading } from '../../records/reading'
-import type { Coupon, Exposure, Procedure, Round } from '../../records/round'
+import type { Exposure, Round } from '../../records/round'
+import type { Coupon } from '../../records/coupon'
+import type { Procedure } from '../../records/procedure'
 import { analyse, type AnalysisInput } from '../../statistics/analyse'
 import { exposedName, keptPairs, keptQuestion } from '../shareKept'
 

@@ -1,7 +1,7 @@
 import type { Family } from '../../knowledge/families'
 import type { CouponSize, TestId } from '../../knowledge/testKinds'
 import type { Brief } from '../../records/joint'
-import type { Procedure } from '../../records/round'
+import type { Procedure } from '../../records/procedure'
 import type { Factor } from './factors'
 import { marginOf, type Margin } from './margin'
 

@@ -1,7 +1,7 @@
 import { grainedS, roundedS } from '../../cure/cure'
 import type { Reason } from '../../screening/reason'
 import type { Situation } from '../../situation/situation'
-import type { Step } from '../../records/round'
+import type { Step } from '../../records/procedure'
 import { POT_SHARE } from '../mixing'
 import { demandsOf } from './answers'
 import { usualDemands } from './base'

@@ -1,6 +1,6 @@
 import { familyOf, isFamily } from '../../knowledge/families'
 import type { SecondGlue } from '../../situation/situation'
-import type { Procedure, Second, Step } from '../../records/round'
+import type { Procedure, Second, Step } from '../../records/procedure'
 import { judged, type Candidate, type Setting } from '../../screening/shortlist'
 import { productFamily } from '../../situation/label'
 import { demandsOf } from './answers'

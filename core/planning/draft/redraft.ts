@@ -1,4 +1,4 @@
-import type { Step } from '../../records/round'
+import type { Step } from '../../records/procedure'
 import { placeOf } from './slots'
 
 const sentencesOf = (text: string) => text.split('. ').filter(Boolean)

@@ -2,7 +2,7 @@ import { mayBurn } from '../../care/heat'
 import { inSentence } from '../../quantities/inSentence'
 import { GUN_WARMS_S } from '../mixing'
 import type { Family } from '../../knowledge/families'
-import type { SecondRole } from '../../records/round'
+import type { SecondRole } from '../../records/procedure'
 import type { SecondGlue, Situation } from '../../situation/situation'
 import type { Demand } from './slots'
 

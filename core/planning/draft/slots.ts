@@ -1,4 +1,4 @@
-import type { StepKind } from '../../records/round'
+import type { StepKind } from '../../records/procedure'
 
 /** Where something that must be done stands in a procedure, from first to last: the kinds of step that are drafted. */
 export const slots = [

@@ -2,7 +2,7 @@ import type { Family } from '../../knowledge/families'
 import type { MaterialClass } from '../../knowledge/materials'
 import type { Helper } from '../../knowledge/vocabulary'
 import { openBrief } from '../../records/openBrief'
-import type { Step } from '../../records/round'
+import type { Step } from '../../records/procedure'
 import { situationOf } from '../../situation/situation'
 import { draftSteps } from './draft'
 

@@ -1,37 +1,6 @@
-import type { MaterialClass } from '../../knowledge/materials'
-import { heatRises, wetLoadOf } from '../../knowledge/practice'
-import { block, BY_SCRAP, caution, HARM, note, push, type Rule, rule, worseOf } from '../rule'
-import {
-  atStart,
-  attacks,
-  bothFaces,
-  called,
-  type Face,
-  has,
-  inView,
-  is,
-  type Situation,
-  someFace,
-  thicknessOf,
-  withTrait,
-} from '../../situation/situation'
-import {
-  fumesWhenHot,
-  isCa,
-  isFoam,
-  isFoamBoard,
-  isHardPlastic,
-  isPaper,
-  isPlainHotmelt,
-  isPolyurethane,
-  isPressure,
-  isTextile,
-  isWeld,
-  soluble,
-  solventBorne,
-  styreneFoam,
-} from './kinds'
-import { graded } from './scale'
+import { block, BY_SCRAP, caution, note, push, type Rule, rule, worseOf } from '../rule'
+import { atStart, attacks, bothFaces, called, has, is, someFace, withTrait } from '../../situation/situation'
+import { isCa, isPlainHotmelt, isPressure, isWeld, soluble, solventBorne, styreneFoam } from './kinds'
 
 const styreneFoamAttacked = rule(
   'styrene-foam-attacked',
@@ -70,62 +39,6 @@ const activatorOnSensitiveFace = rule(
             'the glue would spare it.',
         )
       : null
-  },
-  BY_SCRAP,
-)
-
-/** Room that heat is counted from, °C. */
-const USUAL_ROOM_C = 20
-/** A few seconds of cooling, or the bead on the sturdier side first, take this from the rise, °C. */
-const PAUSE_C = 15
-const THICK_MM = 4
-
-/** How much of a rise comes through to a face, and what it bears above its softening (rules of practice, heat dose). */
-function bears(material: MaterialClass, thicknessMm: number, iron: boolean): { part: number; allowance: number } {
-  const { group } = material
-  const solid = isFoamBoard(material) || isHardPlastic(material)
-  const dense = is('dense')(material) || is('stone')(material)
-  const soft = isTextile(material) || isPaper(material) || group === 'leather' || group === 'wood'
-  const part = iron ? 1 : dense ? 0.1 : solid ? (thicknessMm < 1 ? 0.8 : 0.6) : isFoam(material) ? 1 : 0.8
-  return { part, allowance: soft ? 20 : isFoam(material) && material.flexible ? 35 : 0 }
-}
-
-/** °C above what the face bears under the usual dose; with the pause that an ordinary procedure makes. */
-function excess(s: Situation, face: Face, mm: number): { hot: number; paused: number } {
-  const material = face.material!
-  const rises = heatRises(s.family.id).filter(({ dose }) => dose !== 'poured')
-  const usual = s.geometry === 'point' ? ['dab', 'bead'] : ['bead', 'line', 'dab']
-  const row = usual.flatMap((dose) => rises.find((one) => one.dose === dose) ?? [])[0] ?? rises[0]
-  if (!row) return { hot: -Infinity, paused: -Infinity }
-  const iron = row.dose === 'pressed-iron'
-  const { part, allowance } = bears(material, mm, iron)
-  const over = (rise: number) => USUAL_ROOM_C + rise * part - material.softensC - allowance
-  const thick = mm >= THICK_MM && !styreneFoam(material)
-  const halved = (e: number) => (e > 0 && thick ? e / 2 : e)
-  const hot = halved(over(row.surfaceRiseC))
-  return { hot, paused: iron || styreneFoam(material) ? hot : halved(over(row.surfaceRiseC - PAUSE_C)) }
-}
-
-const heatMarksPart = rule(
-  'heat-marks-part',
-  'One bead or press on the thinnest scrap; slice it open and lay a straightedge on it.',
-  'rise of the face under the dose against its softening',
-  (s) => {
-    // Welding melts the parts, and heat-formable sheet is meant to soften where it fuses.
-    if (has(s, 'fuses-sheet') || has(s, 'melts-parts')) return null
-    return worseOf(s, (face, m) => {
-      const { hot, paused } = excess(s, face, thicknessOf(face) ?? THICK_MM)
-      if (hot <= 0) return null
-      const what = isTextile(m)
-        ? `glaze or pucker ${called(face)}`
-        : styreneFoam(m)
-          ? `melt a hollow into ${called(face)}, which softens at ${m.softensC} °C`
-          : `dent or warp ${called(face)}, which softens near ${m.softensC} °C`
-      const text = `Its heat can ${what}: take the coolest type, heat the sturdier part first and let it cool a moment.`
-      return paused <= 0
-        ? note(text)
-        : push(graded(paused <= 10 ? paused : hot, [10, 20, 35], [-3, -6, -10, -20]), text)
-    })
   },
   BY_SCRAP,
 )
@@ -271,170 +184,10 @@ const weldUnlikePlastics = rule(
   },
 )
 
-const cottonAndCyanoacrylate = rule(
-  'cotton-and-cyanoacrylate',
-  'Do not test by soaking; choose another family.',
-  'huge wet-out area; setting heat released in seconds',
-  (s) => {
-    if (!attacks(s, 'cotton-exotherm')) return null
-    const cloth = someFace(s, is('smokes'))
-    if (cloth) return block(`Soaked ${called(cloth)} sets the glue so fast that it may smoke and burn skin.`)
-    const fibre = s.helpers.includes('fibre-filler')
-    if (fibre && (s.skin === true || someFace(s, isTextile)))
-      return block(
-        'Cotton fibre and instant glue heat up strongly: on hard parts at the bench only, never on cloth or at ' +
-          'the body.',
-      )
-    const other = someFace(s, (m) => isPaper(m) || is('hide')(m))
-    if (other)
-      return caution(
-        `Natural fibre such as ${called(other)} sets this glue fast and hot: pea-sized dots of gel only, on ` +
-          'the bench, never on the body.',
-      )
-    return fibre
-      ? caution('Cotton fibre and instant glue may smoke: a pinch at a time, on hard parts, in moving air.')
-      : null
-  },
-  HARM,
-)
-
-const bleedThroughCloth = rule(
-  'bleed-through-cloth',
-  'One drop on the back; look at the front when dry.',
-  'capillary wicking',
-  (s) => {
-    if (!(attacks(s, 'fabric-bleed') || s.family.form === 'thin')) return null
-    const shield = s.helpers.includes('cloth-primer')
-      ? 'priming'
-      : s.helpers.includes('paper-backing')
-        ? 'paper backing'
-        : null
-    return worseOf(s, (face, m) => {
-      const mm = face.thicknessMm ?? m.typicalThicknessMm
-      const pale = face.traits?.includes('pale')
-      if (!isTextile(m) || !(pale || mm < 0.5)) return null
-      if (shield)
-        return note(`The ${shield} keeps the glue from the good side of ${called(face)}; look at a scrap first.`)
-      // Where the good side is neither pale nor printed nor looked at, a halo does no harm.
-      const mild = !pale && !face.traits?.includes('printed') && !inView(s)
-      const text = `It may wick through ${called(face)}, ${mm} mm, and show as a dark or stiff patch on the good side.`
-      return mild ? note(text) : caution(`${text} Prime the back thinly or line it with thin paper.`)
-    })
-  },
-  BY_SCRAP,
-)
-
-const stainOrCorrode = rule(
-  'stain-or-corrode',
-  'One drop on scrap, looked at after a week.',
-  'carried oils and solvent; acid released on cure',
-  (s) => {
-    const hide = worseOf(s, (face, m) => {
-      if (!attacks(s, 'leather-stain') || !is('hide')(m)) return null
-      const text = `It may darken pale ${called(face)} where it is squeezed out.`
-      return is('open-nap')(m) || inView(s) || face.traits?.includes('pale') ? caution(text) : note(text)
-    })
-    if (hide) return hide
-    const metal = attacks(s, 'metal-corrosion') ? someFace(s, is('corrodes')) : null
-    if (metal) return caution('The common acid-curing type corrodes bare metal: take a neutral-curing one.')
-    const stone = attacks(s, 'stone-stain') ? someFace(s, is('stone')) : null
-    return stone ? caution('It may leave an oily halo in stone: take a non-staining type.') : null
-  },
-  BY_SCRAP,
-)
-
-/** Grams in a square metre of sheet a millimetre thick. */
-const G_PER_M2_MM = 800
-/** Smaller faces dry flat. */
-const SMALL_CM2 = 20
-
-const paperCockle = rule(
-  'paper-cockle',
-  'Full-size scrap dried under weight.',
-  'fibre swelling across the grain',
-  (s) => {
-    const { waterGm2 } = wetLoadOf(s.family.id)
-    const said = s.areaCm2 !== null && s.areaCm2 > SMALL_CM2
-    if (!waterGm2 || !(said || s.geometry === 'face-large')) return null
-    return worseOf(s, (face, m) => {
-      if (!is('cockles')(m) && !is('cockles-thin')(m)) return null
-      const mm = thicknessOf(face) ?? 1
-      const load = waterGm2 / (mm * G_PER_M2_MM)
-      const broad = said ? `${s.areaCm2!.toFixed(0)} cm² dry` : 'a large face dries'
-      const text =
-        `Its water swells ${called(face)}: ${broad} wavy unless the thicker piece is coated and both are pressed ` +
-        'between boards.'
-      // Pressed between boards a thin coat dries flat.
-      const pressed = graded(load, [0.4, 0.8, 1.5], [0, -3, -6, -10])
-      // What rests on a size that nobody said counts by half.
-      const db = said ? pressed : pressed / 2
-      return load <= 0.15 ? null : db === 0 ? note(text) : push(db, text, !said || face.thicknessMm === null)
-    })
-  },
-)
-
-/** Declared pH-neutral by their kind. */
-const neutral = (s: Situation) => has(s, 'neutral')
-const paperYellowAcid = rule(
-  'paper-yellow-acid',
-  'No quick test; ask for a declared pH-neutral, ageing-tested type.',
-  'oxidation of rubber and tackifier; acid hydrolysis',
-  (s) => {
-    const face = s.lasts && !neutral(s) ? someFace(s, isPaper) : null
-    if (!face) return null
-    return s.family.yellows
-      ? caution(`Over years it stains ${called(face)} and makes it brittle.`)
-      : caution(`Unless its label declares it pH-neutral it may stain ${called(face)} over years.`)
-  },
-)
-
-const inkOrDyeRuns = rule(
-  'ink-or-dye-runs',
-  'Press a swab wet with the glue on a spare print.',
-  'soluble colourant',
-  (s) => {
-    const wet = attacks(s, 'ink-run') || solventBorne(s.family)
-    const face = wet ? (withTrait(s, 'printed') ?? someFace(s, is('print-runs'))) : null
-    return face ? caution(`Ink or dye on ${called(face)} that looks dry may run.`) : null
-  },
-  BY_SCRAP,
-)
-
-const heatCutFume = rule(
-  'heat-cut-fume',
-  'No test; cut cold.',
-  'thermal decomposition products',
-  (s) => {
-    const wire = s.later?.includes('hot-wire')
-    const gun = s.later?.includes('heat-form')
-    const welds = has(s, 'melts-parts')
-    if (!wire && !gun && !welds) return null
-    const face = someFace(s, fumesWhenHot)
-    const line = isPolyurethane(s.family) || s.family.chemistry === 'polychloroprene'
-    if (wire && face) return block(`Under a hot wire ${called(face)} gives off acid or worse fume: cut it cold.`)
-    if (wire && isCa(s.family))
-      return block(
-        'A hot wire through this line gives off irritant, cyanide-type fume: cut cold, or keep the line out of the ' +
-          'cut.',
-      )
-    if (wire && line)
-      return caution(
-        'A hot wire through this line may give off irritant fume: thin lines laid out of the cut path, and cut it ' +
-          'outdoors or with extraction.',
-      )
-    if (face) return caution(`Overheated, ${called(face)} gives off acid fume: low heat, outdoors or with extraction.`)
-    return gun && (line || isCa(s.family))
-      ? caution('A heat gun on this line may drive off irritant fume: shape first, glue after.')
-      : null
-  },
-  HARM,
-)
-
 /** Glue that attacks what it should hold. */
 export const attackRules: Rule[] = [
   styreneFoamAttacked,
   activatorOnSensitiveFace,
-  heatMarksPart,
   stressCrazingClear,
   bloomOnClear,
   glueLiftsPaint,
@@ -442,11 +195,4 @@ export const attackRules: Rule[] = [
   solventSoftensThinPlastic,
   weldNeedsSolublePlastic,
   weldUnlikePlastics,
-  cottonAndCyanoacrylate,
-  bleedThroughCloth,
-  stainOrCorrode,
-  paperCockle,
-  paperYellowAcid,
-  inkOrDyeRuns,
-  heatCutFume,
 ]

@@ -92,20 +92,11 @@ const canSend = computed(() => {
 
 <style scoped>
 .page {
-  padding: 20px 28px 60px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
+  display: block;
+  max-width: none;
 }
 .acts {
   margin-bottom: 18px;
-}
-@media (max-width: 700px) {
-  .page {
-    padding: 16px;
-  }
 }
 @media print {
   .page {

@@ -68,11 +68,6 @@ header {
   width: 100%;
   max-width: 900px;
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
 .gap {
   flex: 1;
 }
