@@ -2,17 +2,18 @@
  * Mutants of a folder of the core: each is the code with one thing changed, and is killed when a test fails.
  *   npm run mutants -- core/statistics 200          two hundred of them, drawn with a fixed seed
  *   npm run mutants -- core/screening 200 properties leaves test files of that name out
- * Works on a copy; no part of npm test. Results stand in docs/mutation.md.
+ * Two at a time, each in a copy of its own: the tests that name the file first, then all of the folder. No part of npm
+ * test. Results stand in docs/mutation.md.
  */
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
-import { join, resolve } from 'node:path'
+import { basename, join, resolve } from 'node:path'
 import ts from 'typescript'
 import { seededRandom } from '../core/planning/random'
 
 const [folder = 'core/choice', most = '100', without = ''] = process.argv.slice(2)
 const root = resolve(import.meta.dirname, '..')
-const copy = join(root, '.cache/mutants')
+const copies = ['a', 'b'].map((name) => join(root, '.cache/mutants', name))
 /** MUTANTS_SEED draws others: those against which no test was written. */
 const SEED = Number(process.env['MUTANTS_SEED'] ?? 20_261)
 
@@ -103,33 +104,48 @@ const drawn = all
   .slice(0, Number(most))
   .map(({ mutant }) => mutant)
 
-rmSync(copy, { recursive: true, force: true })
-mkdirSync(copy, { recursive: true })
-for (const name of ['core', 'package.json', 'tsconfig.json', 'tsconfig.base.json'])
-  cpSync(join(root, name), join(copy, name), { recursive: true })
-symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'))
 // Threads: what hangs in one ends with the process.
 const test = {
   pool: 'threads',
+  maxWorkers: 1,
   testTimeout: 60_000,
   hookTimeout: 60_000,
   server: { deps: { inline: ['maxrects-packer'] } },
 }
-const config = `export default { test: ${JSON.stringify(test)} }`
-writeFileSync(join(copy, 'vitest.config.mjs'), config)
+for (const copy of copies) {
+  rmSync(copy, { recursive: true, force: true })
+  mkdirSync(copy, { recursive: true })
+  for (const name of ['core', 'package.json', 'tsconfig.json', 'tsconfig.base.json'])
+    cpSync(join(root, name), join(copy, name), { recursive: true })
+  symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'))
+  writeFileSync(join(copy, 'vitest.config.mjs'), `export default { test: ${JSON.stringify(test)} }`)
+}
 
-const arguments_ = ['run', folder, '--bail=1', '--reporter=dot', ...(without ? ['--exclude', `**/${without}*`] : [])]
-/** Whether the tests of the folder pass within a time, ms; what hangs does not. */
-const passes = (timeout: number): boolean =>
-  spawnSync(process.execPath, [join(root, 'node_modules/vitest/vitest.mjs'), ...arguments_], {
-    cwd: copy,
-    stdio: 'ignore',
-    timeout,
-    killSignal: 'SIGKILL',
-  }).status === 0
+const tests = readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' })
+  .filter((name) => name.endsWith('.test.ts') && !(without && basename(name).startsWith(without)))
+  .map((name) => join(folder, name))
+/** The tests that name a file in an import: what most mutants of it are killed by. */
+function nearest(file: string): string[] {
+  const named = new RegExp(`from '[^']*/${basename(file, '.ts')}'`)
+  return tests.filter((one) => named.test(readFileSync(join(root, one), 'utf8')))
+}
+
+/** Whether tests pass in a copy within a time, ms; what hangs does not. */
+const passes = (copy: string, which: readonly string[], timeout: number): Promise<boolean> =>
+  new Promise((done) => {
+    const runner = join(root, 'node_modules/vitest/vitest.mjs')
+    const child = spawn(process.execPath, [runner, 'run', ...which, '--bail=1', '--reporter=dot'], {
+      cwd: copy,
+      stdio: 'ignore',
+      timeout,
+      killSignal: 'SIGKILL',
+    })
+    child.on('close', (status) => done(status === 0))
+  })
 
 const began = Date.now()
-if (!passes(600_000)) throw new Error('The tests fail on the code as it is.')
+const whole = await Promise.all(copies.map((copy) => passes(copy, tests, 900_000)))
+if (!whole.every(Boolean)) throw new Error('The tests fail on the code as it is.')
 /** A mutant that takes so many times as long as the code as it is hangs; a loaded machine alone does not. */
 const limit = Math.max(45_000, 4 * (Date.now() - began))
 /** Where a mutant stands, and what it changes, in a line. */
@@ -137,15 +153,23 @@ function words({ file, from, was, text }: Mutant): string {
   const line = readFileSync(join(root, file), 'utf8').slice(0, from).split('\n').length
   return `${file}:${line} ${was.slice(0, 60).replace(/\s+/g, ' ')} → ${text.slice(0, 40)}`
 }
-let killed = 0
-drawn.forEach((mutant, at) => {
-  const path = join(copy, mutant.file)
-  const code = readFileSync(path, 'utf8')
-  writeFileSync(path, code.slice(0, mutant.from) + mutant.text + code.slice(mutant.to))
-  if (!passes(limit)) killed++
-  else console.log(`survived: ${words(mutant)}`)
-  writeFileSync(path, code)
-  if ((at + 1) % 10 === 0) console.log(`${at + 1} of ${drawn.length}: ${killed} killed`)
-})
+
+let [killed, done] = [0, 0]
+const left = [...drawn]
+/** Takes one mutant after the other until none is left. */
+async function work(copy: string): Promise<void> {
+  for (let mutant = left.shift(); mutant; mutant = left.shift()) {
+    const path = join(copy, mutant.file)
+    const code = readFileSync(path, 'utf8')
+    writeFileSync(path, code.slice(0, mutant.from) + mutant.text + code.slice(mutant.to))
+    const near = nearest(mutant.file)
+    const survived = (!near.length || (await passes(copy, near, limit))) && (await passes(copy, tests, limit))
+    writeFileSync(path, code)
+    if (survived) console.log(`survived: ${words(mutant)}`)
+    else killed++
+    if (++done % 10 === 0) console.log(`${done} of ${drawn.length}: ${killed} killed`)
+  }
+}
+await Promise.all(copies.map(work))
 const share = ((100 * killed) / Math.max(1, drawn.length)).toFixed(1)
 console.log(`${folder}: ${all.length} mutants, ${drawn.length} drawn, ${killed} killed (${share} %)`)

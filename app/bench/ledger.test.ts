@@ -5,7 +5,8 @@ import { insert, remove, update, type Change, type Entry } from '../../core/reco
 import { noTables, type RecordOf, type Tables } from '../../core/records/tables'
 import { seededRandom } from '../../core/planning/random'
 import { memoryCells, memoryPlace, type Cells, type MemoryPlace } from './cells'
-import { Ledger, UNDO_DEPTH } from './ledger'
+import { Ledger } from './ledger'
+import { UNDO_DEPTH } from './recent'
 import { BenchStorage } from './storage'
 
 const glue = {

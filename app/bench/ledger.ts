@@ -1,10 +1,11 @@
 import { CodedError } from '../../core/errors'
 import { sayError } from '../../core/messages'
-import { reversed, undoStacks, type Change, type Entry } from '../../core/records/entry'
+import { reversed, type Change, type Entry } from '../../core/records/entry'
 import { takenBack } from '../../core/records/takeBack'
 import { isTwin } from '../../core/records/twins'
 import { tableNames, type TableName, type Tables } from '../../core/records/tables'
 import { loadCheck, type Check } from './checking'
+import { RecentEntries, UNDO_DEPTH } from './recent'
 import { BenchRecords } from './records'
 import { replay, type Mending } from './replay'
 import type { BenchStorage, Placed } from './storage'
@@ -40,11 +41,6 @@ const isStorageFault = ({ code }: CodedError): boolean =>
   code === 'bench-gone' || code === 'bench-damaged' || code === 'storage-silent'
 const isLost = (error: unknown): boolean => error instanceof CodedError && error.code !== 'storage-silent'
 
-/** Nobody sees another tab's write and answers it within this time, ms. */
-export const REACTION = 400
-
-/** Entries that are kept in memory for undo, and read again at the start. */
-export const UNDO_DEPTH = 100
 /** Entries after which the tables are rewritten behind the entries. */
 const FOLD_AFTER = 400
 
@@ -62,11 +58,7 @@ export class Ledger {
   private folded = 0
   private token = ''
   private seq = 0
-  private recent: Entry[] = []
-  /** entries of other tabs, with the moment at which they came */
-  private foreign: { entry: Entry; cameAt: number }[] = []
-  /** how many entries were ever applied here: what a press had seen is told from what came after it */
-  private seen = 0
+  private readonly recent = new RecentEntries()
   /** written here but not yet stored: a failed write keeps them */
   private unsaved: Entry[] = []
   private queue: Promise<unknown> = Promise.resolve()
@@ -93,7 +85,7 @@ export class Ledger {
       this.mended = mending
       this.folded = head.through
       this.seq = head.through + fitting.length
-      this.recent = [...folded.map(({ entry }) => entry), ...fitting]
+      this.recent.load([...folded.map(({ entry }) => entry), ...fitting])
       break
     }
     this.onChange(new Set(tableNames))
@@ -130,7 +122,7 @@ export class Ledger {
    */
   commit(label: string, changes: Change[], kind: Entry['kind'] = 'edit', of: string | null = null): Promise<Entry> {
     const entry: Entry = { id: this.tools.newId(), at: this.tools.now(), label, kind, of, changes: plain(changes) }
-    const unseen = this.unseenAt(entry.at)
+    const unseen = this.recent.unseenAt(entry.at)
     return this.inTurn(async () => {
       const checkEntry = await loadCheck()
       let twin: Entry | undefined
@@ -168,11 +160,11 @@ export class Ledger {
   }
 
   get canUndo(): Entry | null {
-    return undoStacks(this.recent).undo.at(-1) ?? null
+    return this.recent.canUndo
   }
 
   get canRedo(): Entry | null {
-    return undoStacks(this.recent).redo.at(-1) ?? null
+    return this.recent.canRedo
   }
 
   /** Takes the last edit back as a new entry. @returns what was taken back, or null when there is nothing */
@@ -198,16 +190,10 @@ export class Ledger {
       if (!(error instanceof CodedError) || error.code !== 'conflict') throw error
       const around = takenBack(changes, this.records)
       if (!around)
-        throw new CodedError('changed-since', '', { what: entry.label, by: this.lastOn(changes)?.label ?? '' })
+        throw new CodedError('changed-since', '', { what: entry.label, by: this.recent.lastOn(changes)?.label ?? '' })
       await this.commit(entry.label, around, kind, entry.id)
     }
     return entry
-  }
-
-  /** The newest entry that changed one of the same records. */
-  private lastOn(changes: readonly Change[]): Entry | undefined {
-    const touched = new Set(changes.map(({ table, id }) => `${table} ${id}`))
-    return this.recent.findLast((one) => one.changes.some(({ table, id }) => touched.has(`${table} ${id}`)))
   }
 
   /** All that was ever changed, newest first; read from the storage, since only the newest entries are in memory. */
@@ -217,7 +203,7 @@ export class Ledger {
 
   /** The newest entries, newest first. */
   history(): readonly Entry[] {
-    return [...this.recent].reverse()
+    return this.recent.newestFirst()
   }
 
   /** Tries to store what could not be stored. @returns whether all is stored now */
@@ -259,18 +245,11 @@ export class Ledger {
   private take(news: readonly Placed[]): void {
     if (!news.length) return
     for (const { entry } of news) this.applied(entry)
-    const cameAt = this.tools.now()
-    this.foreign = [...this.foreign, ...news.map(({ entry }) => ({ entry, cameAt }))].slice(-UNDO_DEPTH)
+    const entries = news.map(({ entry }) => entry)
+    this.recent.cameFromElsewhere(entries, this.tools.now())
     this.seq = news.at(-1)!.seq
-    this.changed(news.map(({ entry }) => entry))
+    this.changed(entries)
     this.tools.arrived?.()
-  }
-
-  /** @returns later: entries that whoever pressed at this moment had not seen, of this tab and of others */
-  private unseenAt(pressedAt: number): () => Entry[] {
-    const { seen } = this
-    const justCame = this.foreign.filter(({ cameAt }) => cameAt > pressedAt - REACTION).map(({ entry }) => entry)
-    return () => [...justCame, ...(this.seen > seen ? this.recent.slice(-(this.seen - seen)) : [])]
   }
 
   private keep(entry: Entry): void {
@@ -282,9 +261,7 @@ export class Ledger {
 
   private applied(entry: Entry): void {
     this.records.apply(entry.changes)
-    this.recent.push(entry)
-    this.seen++
-    if (this.recent.length > 2 * UNDO_DEPTH) this.recent = this.recent.slice(-UNDO_DEPTH)
+    this.recent.add(entry)
   }
 
   private changed(entries: readonly Entry[]): void {
@@ -325,7 +302,7 @@ export class Ledger {
     if (!news.length) return
     const there = new Set(news.map(({ entry }) => entry.id))
     for (const entry of [...this.unsaved].reverse()) this.records.apply(reversed(entry.changes))
-    this.recent = this.recent.filter((entry) => !this.unsaved.includes(entry))
+    this.recent.leaveOut(this.unsaved)
     // A storage that did not answer may have stored it all the same.
     const waiting = this.unsaved.filter(({ id }) => !there.has(id))
     this.take(news)

@@ -22,7 +22,7 @@ const forWhat = ({ codes }: ToBuy) => `for ${codes.join(', ')}`
         <span class="box" aria-hidden="true" />
         <div>
           <b>{{ plural(one.packs, 'pack') }} of {{ one.name }}, {{ one.pack }}</b>
-          <span class="mute"> {{ forWhat(one) }}</span>
+          {{ ' ' }}<span class="mute">{{ forWhat(one) }}</span>
           <details class="small">
             <summary>
               {{ measured(one.wantedG, 'g') }} wanted,

@@ -5,7 +5,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { insert } from '../../core/records/entry'
 import { emptyBench } from '../../core/records/emptyBench'
 import { noTables } from '../../core/records/tables'
-import { UNDO_DEPTH } from '../bench/ledger'
+import { UNDO_DEPTH } from '../bench/recent'
 import { mountAt, press } from '../testing/mountAt'
 import { eventually } from '../testing/eventually'
 

@@ -98,7 +98,11 @@ describe('the repair kit', () => {
 
   it('names what to wear and have at hand once, with how to undo it', () => {
     const { ready, glues } = repairKit([strap, feather])
-    expect(ready.length).toBe(new Set(ready).size)
+    // one line a kind: gloves, eyes, air, fire, at hand
+    const kinds = ready.map((line) => line.split(':')[0])
+    expect(kinds).toEqual([...new Set(kinds)])
+    const things = ready.flatMap((line) => line.split('; '))
+    expect(things).toEqual([...new Set(things)])
     expect(ready.join(' ')).toMatch(/wipes/)
     expect(ready.join(' ')).toMatch(/data sheet/)
     for (const { undo } of glues) expect(undo?.how).toBeTruthy()

@@ -1,5 +1,5 @@
 import { careFor } from '../../care/care'
-import { thingsToHaveReady } from '../../care/ready'
+import { thingsToHaveReady, type Ready } from '../../care/ready'
 import { families, type Family } from '../../knowledge/families'
 import { undoOf, type UndoWay } from '../../knowledge/undo'
 import type { Brief } from '../../records/joint'
@@ -137,10 +137,9 @@ export function repairKit(joints: readonly JointToMend[]): RepairKit {
     by: new Map(menders(joint).map((one) => [one.key, one])),
   }))
   const taken = fewest(able, likelier)
-  const ready = new Set<string>()
-  for (const { all } of taken)
-    for (const { situation } of all)
-      for (const { what, text } of thingsToHaveReady(situation, situation.family.hazards)) ready.add(`${what}: ${text}`)
+  const things = taken.flatMap(({ all }) =>
+    all.flatMap(({ situation }) => thingsToHaveReady(situation, situation.family.hazards)),
+  )
   return {
     glues: taken.map(({ key, codes, all }): KitGlue => {
       const { family, product, situation } = all[0]!
@@ -159,9 +158,19 @@ export function repairKit(joints: readonly JointToMend[]): RepairKit {
       }
     }),
     nothing: able.filter(({ by }) => by.size === 0).map(({ code }) => code),
-    ready: [...ready, ...ALWAYS],
+    ready: together([...things, ...ALWAYS]),
   }
 }
 
 /** What goes along whatever is mended. */
-const ALWAYS = ['at hand: dry and damp wipes, a bag for what is used up', 'at hand: the labels of what is taken along']
+const ALWAYS: readonly Ready[] = [
+  { what: 'at hand', text: 'dry and damp wipes, a bag for what is used up' },
+  { what: 'at hand', text: 'the labels of what is taken along' },
+]
+
+/** One line a kind of thing, each thing once. */
+function together(things: readonly Ready[]): string[] {
+  const byKind = new Map<string, Set<string>>()
+  for (const { what, text } of things) byKind.set(what, (byKind.get(what) ?? new Set()).add(text))
+  return [...byKind].map(([what, texts]) => `${what}: ${[...texts].join('; ')}`)
+}
