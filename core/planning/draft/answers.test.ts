@@ -200,7 +200,7 @@ describe('what advice asks of a plan', () => {
 
   it('a primer where there is one', () => {
     const of = (...helpers: ('primer' | 'activator')[]) =>
-      asked(on('ca-gel', 'sheet-pe', 'wood', {}, { helpers }), 'low-energy-fit')
+      asked(on('ca-gel', 'polyolefin', 'wood', {}, { helpers }), 'low-energy-fit')
     expect(of('primer')).toEqual(['prime: '])
     expect(of('activator')).toEqual([])
   })
@@ -210,15 +210,17 @@ describe('what advice asks of a plan', () => {
     expect(asked(plain, 'which-side', 'caution', 'Side B is smooth')).toEqual([
       'prepare-b: Roughen side B, or turn its other face to the joint',
     ])
-    const fused = on('heat-activated-sheet', 'thermoform-filled', 'thermoform-filled')
+    const fused = on('heat-fuse', 'thermoform-filled', 'thermoform-filled')
     const turned = asked(fused, 'which-side', 'note', 'Side A')
     expect(turned).toEqual(['prepare-a: Turn the smooth, tacky face of side A to the joint'])
   })
 
   it('a poor grip that scuffing mends: the face of that material', () => {
-    const text = 'On wood it holds once that is scuffed'
-    expect(asked(plain, 'grip', 'push', text)).toEqual(['prepare-a: Scuff side A matt and wipe it'])
-    expect(asked(plain, 'grip', 'push', 'On wood it holds')).toEqual([])
+    const wood = materialClassOf('wood').name
+    expect(asked(plain, 'grip', 'push', `On ${wood} it holds once that is scuffed`)).toEqual([
+      'prepare-a: Scuff side A matt and wipe it',
+    ])
+    expect(asked(plain, 'grip', 'push', `On ${wood} it holds`)).toEqual([])
   })
 })
 

@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest'
+import { materialClassOf } from '../knowledge/materials'
+import type { LoadMode } from '../knowledge/vocabulary'
+import type { Brief } from '../records/joint'
+import { openBrief } from '../records/openBrief'
+import { testsOf } from './testsOf'
+
+const of = (loads: LoadMode[] | null, a: string | null, b: string | null, geometry: Brief['geometry'] = 'lap') =>
+  testsOf({ ...openBrief(), loads, geometry }, a && materialClassOf(a), b && materialClassOf(b))
+
+describe('the tests of a joint', () => {
+  it('one for each load that was said, each once', () => {
+    expect(of(['shear'], 'wood', 'metal')).toEqual(['lap-shear'])
+    expect(of(['shear', 'shear'], 'wood', 'metal')).toEqual(['lap-shear'])
+    expect(of(['shear', 'torsion'], 'wood', 'metal')).toEqual(['lap-shear', 'torsion-rect'])
+  })
+
+  it('a rod is turned and snapped round, an edge as an edge', () => {
+    expect(of(['torsion', 'bend'], 'wood', 'wood', 'rod')).toEqual(['torsion-round', 'snap-round'])
+    expect(of(['torsion', 'bend'], 'wood', 'wood', 'butt-edge')).toEqual(['torsion-rect', 'snap-rect'])
+  })
+
+  it('pages glued along their edge are pulled out and opened flat, whatever else was said', () => {
+    expect(of(['peel'], 'paper', 'paper', 'edge-strip')).toEqual(['page-pull', 'lay-flat'])
+    expect(of(null, 'paper', 'fabric-cotton', 'edge-strip')).toEqual(['page-pull', 'lay-flat'])
+    expect(of(['shear'], 'paper', 'paper', 'edge-strip').at(-1)).toBe('lay-flat')
+  })
+
+  it('of pages only: both sides, and only along an edge', () => {
+    for (const tests of [
+      of(['peel'], 'paper', 'paper', 'lap'),
+      of(['peel'], 'paper', 'wood', 'edge-strip'),
+      of(['peel'], 'wood', 'paper', 'edge-strip'),
+      of(['peel'], 'paper', null, 'edge-strip'),
+    ]) {
+      expect(tests).toHaveLength(1)
+      expect(tests).not.toContain('page-pull')
+      expect(tests).not.toContain('lay-flat')
+    }
+  })
+
+  it('one at least where nothing was said', () => {
+    expect(of(null, 'wood', 'metal')).toHaveLength(1)
+    expect(of([], null, null)).toHaveLength(1)
+  })
+})
