@@ -1,4 +1,4 @@
-import { dayOf, noonOf } from '../../core/quantities/days'
+import { dayOf, noonOf, two } from '../../core/quantities/days'
 
 export { durationWords as lasting } from '../../core/quantities/durations'
 
@@ -7,12 +7,11 @@ export { durationWords as lasting } from '../../core/quantities/durations'
 /** "04:12" below an hour, "2 h 05" below two days, then days. */
 export function countdown(ms: number): string {
   const s = Math.max(0, Math.round(ms / 1000))
-  if (s < 3600) return `${String(Math.floor(s / 60)).padStart(2, '0')}:${String(s % 60).padStart(2, '0')}`
-  if (s < 48 * 3600) return `${Math.floor(s / 3600)} h ${String(Math.floor((s % 3600) / 60)).padStart(2, '0')}`
+  if (s < 3600) return `${two(Math.floor(s / 60))}:${two(s % 60)}`
+  if (s < 48 * 3600) return `${Math.floor(s / 3600)} h ${two(Math.floor((s % 3600) / 60))}`
   return `${(s / 86400).toFixed(1)} days`
 }
 
-const two = (n: number) => String(n).padStart(2, '0')
 export const clockTime = (at: number): string => `${two(new Date(at).getHours())}:${two(new Date(at).getMinutes())}`
 const weekdays = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']

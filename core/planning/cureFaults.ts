@@ -17,7 +17,7 @@ export const cureOfTheRoom: Check = ({ procedures }, { advice }) =>
     const situation = advice?.(procedure)?.situation
     if (!situation || !situation.cure.cures) return []
     const [planned, takes] = [fullCureS(procedure.steps), slowerFullS(situation)]
-    if (!(planned > 0) || !(takes > 0) || Math.abs(planned / takes - 1) <= LIKE) return []
+    if (!(planned > 0) || !(takes > 0) || Math.abs(planned - takes) <= LIKE * takes) return []
     const what =
       planned < takes ? 'it would be pulled before it is done' : 'it would be pulled riper than the joint needs'
     return [

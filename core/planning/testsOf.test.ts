@@ -5,8 +5,9 @@ import type { Brief } from '../records/joint'
 import { openBrief } from '../records/openBrief'
 import { testsOf } from './testsOf'
 
+const side = (id: string | null) => (id === null ? null : materialClassOf(id))
 const of = (loads: LoadMode[] | null, a: string | null, b: string | null, geometry: Brief['geometry'] = 'lap') =>
-  testsOf({ ...openBrief(), loads, geometry }, a && materialClassOf(a), b && materialClassOf(b))
+  testsOf({ ...openBrief(), loads, geometry }, side(a), side(b))
 
 describe('the tests of a joint', () => {
   it('one for each load that was said, each once', () => {

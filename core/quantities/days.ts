@@ -6,7 +6,8 @@
 /** A day of the clock that is not put forward or back, ms. */
 export const DAY_MS = 86_400_000
 
-const two = (n: number) => String(n).padStart(2, '0')
+/** As a clock or a calendar writes a number below a hundred: “07”. */
+export const two = (n: number): string => String(n).padStart(2, '0')
 
 /** The day on which a time lies. @param at ms since 1970 */
 export function dayOf(at: number): string {

@@ -24,3 +24,12 @@ export function digitsOf(value: number): string {
   if (Math.abs(value) >= 1) return plainDigits(value)
   return value.toFixed(20).replace(/0+$/, '').replace(/\.$/, '')
 }
+
+/**
+ * A number as it was said, six significant digits at most; what another unit made endless is no surer than four: 3 lb
+ * is 1.361 kg, 3/8 in is 9.525 mm.
+ */
+export function digitsSaid(value: number): string {
+  const whole = Number(value.toPrecision(12))
+  return digitsOf(Number(whole.toPrecision(6)) === whole ? whole : Number(whole.toPrecision(4)))
+}

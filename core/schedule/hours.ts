@@ -1,4 +1,5 @@
 import { CodedError } from '../errors'
+import { two } from '../quantities/days'
 
 /** A span of the day, minutes from midnight. */
 export interface SpanOfDay {
@@ -6,7 +7,6 @@ export interface SpanOfDay {
   to: number
 }
 
-const two = (n: number) => String(n).padStart(2, '0')
 const clock = (minute: number) => `${two(Math.floor(minute / 60))}:${two(minute % 60)}`
 
 /** Hours of a day as they are typed: “18:00 to 21:00, 22:00 to 23:30”. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { dayOf } from '../../../core/quantities/days'
+import { dayOf, startOfDay } from '../../../core/quantities/days'
 import { armOf } from '../../../core/planning/arms'
 import { closedAt, curedFrom } from '../../../core/planning/gluing'
 import type { JointView } from '../../bench/jointView'
@@ -48,10 +48,8 @@ const ticks = computed(() => {
   const hours = (span.value.to - span.value.from) / 3_600_000
   const step = [0.25, 0.5, 1, 2, 4, 6, 12, 24, 48].find((size) => hours / size <= 8) ?? 96
   const size = step * 3_600_000
-  const zero = new Date(span.value.from)
-  zero.setHours(0, 0, 0, 0)
   const list: { at: number; text: string }[] = []
-  for (let at = zero.getTime(); at < span.value.to; at += size)
+  for (let at = startOfDay(dayOf(span.value.from)); at < span.value.to; at += size)
     if (at >= span.value.from)
       list.push({
         at,

@@ -168,7 +168,11 @@ async function keepNote(text = note.value.trim()) {
   border-left: 5px solid var(--careful);
   padding: 2px 0 2px 14px;
   display: grid;
+  justify-items: start;
   gap: 4px;
+}
+.care > .quiet {
+  margin-left: -10px;
 }
 .deviation {
   display: flex;

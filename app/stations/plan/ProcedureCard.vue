@@ -205,6 +205,7 @@ h3 label {
   border-bottom: 1px solid transparent;
   width: 100%;
   padding: 4px 0;
+  text-overflow: ellipsis;
 }
 .name:hover,
 .name:focus {

@@ -72,7 +72,7 @@ describe('what advice asks of a plan', () => {
 
   it.each(Object.entries(unlessBlocked))('%s: a step, and none where the glue is ruled out', (rule, step) => {
     expect(asked(plain, rule)).toEqual([step])
-    expect(asked(plain, rule, 'push')).toEqual([step])
+    expect(asked(plain, rule, 'note')).toEqual([step])
     expect(asked(plain, rule, 'block')).toEqual([])
   })
 
@@ -217,10 +217,10 @@ describe('what advice asks of a plan', () => {
 
   it('a poor grip that scuffing mends: the face of that material', () => {
     const wood = materialClassOf('wood').name
-    expect(asked(plain, 'grip', 'push', `On ${wood} it holds once that is scuffed`)).toEqual([
+    expect(asked(plain, 'grip', 'caution', `On ${wood} it holds once that is scuffed`)).toEqual([
       'prepare-a: Scuff side A matt and wipe it',
     ])
-    expect(asked(plain, 'grip', 'push', `On ${wood} it holds`)).toEqual([])
+    expect(asked(plain, 'grip', 'caution', `On ${wood} it holds`)).toEqual([])
   })
 })
 

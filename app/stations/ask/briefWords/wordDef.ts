@@ -1,3 +1,4 @@
+import { digitsSaid } from '../../../../core/quantities/figure'
 import type { Dimension } from '../../../../core/quantities/units'
 import type { Choice } from '../words/ChoiceList.vue'
 
@@ -34,4 +35,4 @@ export type WordDef = Said &
   )
 
 export const c = (value: string, word: string, gloss?: string): Choice => ({ value, word, gloss })
-export const mm = (value: number) => `${+value.toPrecision(6)} mm`
+export const mm = (value: number) => `${digitsSaid(value)} mm`

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
+import { digitsSaid } from '../../../../core/quantities/figure'
 import { parseNumber, parseQuantity } from '../../../../core/quantities/parse'
 import { knownUnits, type Dimension } from '../../../../core/quantities/units'
 import { CodedError } from '../../../../core/errors'
@@ -33,7 +34,7 @@ const emit = defineEmits<{ set: [value: number | null] }>()
 const id = useId()
 const typed = ref('')
 const { attempt, clear, problem } = useAttempt()
-const shown = (value: number) => (props.show ? props.show(value) : `${+value.toPrecision(6)} ${props.unit}`.trim())
+const shown = (value: number) => (props.show ? props.show(value) : `${digitsSaid(value)} ${props.unit}`.trim())
 const text = computed(() => (props.value === null ? '' : shown(props.value)))
 
 function start() {

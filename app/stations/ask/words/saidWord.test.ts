@@ -15,6 +15,11 @@ describe('a word as it stands in a folded line', () => {
     ['readyH', 12, 'carries its load 12 h after gluing'],
     ['handledH', 0.5, 'can be taken up 30 min after gluing'],
     ['handledBy', '2026-12-14', 'Mon 14 Dec'],
+    // 3 lb is 1.36077711 kg, 3/8 in is 9.525 mm as it stands.
+    ['weightKg', 1.36077711, '1.361 kg'],
+    ['weightKg', 0.1 + 0.2, '0.3 kg'],
+    ['weightKg', 12.3456, '12.3456 kg'],
+    ['widthMm', 9.525, '9.525 mm'],
     ['heatC', null, ''],
     ['handledH', undefined, ''],
   ] as const)('%s %s: “%s”', (key, value, said) => expect(saidWord(words[key], value)).toBe(said))

@@ -1,3 +1,4 @@
+import { digitsSaid } from '../../../../core/quantities/figure'
 import { dayName } from '../../../look/times'
 import type { WordDef } from '../briefWords/wordDef'
 
@@ -20,7 +21,7 @@ export function saidWord(def: WordDef, value: unknown, money?: (value: number) =
     case 'number': {
       const number = Number(value) * (def.scale ?? 1)
       if (money) return money(number)
-      return def.show ? def.show(number) : `${+number.toPrecision(6)} ${def.unit}`.trim()
+      return def.show ? def.show(number) : `${digitsSaid(number)} ${def.unit}`.trim()
     }
   }
 }
