@@ -5,27 +5,14 @@ import { openBrief } from '../records/openBrief'
 import type { Procedure } from '../records/procedure'
 import { screen } from '../screening/screen'
 import { situationOf, type Around } from '../situation/situation'
+import { plainProcedure } from './__tests__/plain'
 import { cureOfTheRoom, demandLeftOut } from './cureFaults'
 import { draftSteps } from './draft/draft'
 import type { FairnessSetting, PlanDraft } from './fault'
 
 const situated = (around: Around = {}) =>
   situationOf(openBrief(), materialClassOf('wood'), materialClassOf('metal'), familyOf('epoxy-slow'), around)
-const procedure = (steps: Procedure['steps'], letter = 'A'): Procedure => ({
-  id: `p${letter}`,
-  joint: 'j',
-  letter,
-  name: 'Twin',
-  family: 'epoxy-slow',
-  adhesive: null,
-  helpers: [],
-  anyway: false,
-  coats: 1,
-  spreadGm2: null,
-  dilution: null,
-  blend: null,
-  steps,
-})
+const procedure = (steps: Procedure['steps'], letter = 'A') => plainProcedure(letter, 'epoxy-slow', { steps })
 const drafted = (s = situated()) => draftSteps(s, screen(s).reasons)
 const curing = (minS: number, of = drafted()) => of.map((step) => (step.kind === 'cure' ? { ...step, minS } : step))
 const planOf = (...procedures: Procedure[]): PlanDraft => ({

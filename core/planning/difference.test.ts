@@ -1,25 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import type { Procedure, Step } from '../records/procedure'
+import { plainProcedure } from './__tests__/plain'
 import { differences, differenceWords, varied } from './difference'
 
 const step = (kind: Step['kind'], patch: Partial<Step> = {}): Step =>
   ({ id: `s-${kind}`, kind, text: `Do ${kind}`, minS: 60, maxS: null, ...patch }) as Step
-const one = (patch: Partial<Procedure> = {}): Procedure => ({
-  id: 'pA',
-  joint: 'j',
-  letter: 'A',
-  name: 'Tin',
-  family: 'contact-solvent',
-  adhesive: null,
-  helpers: [],
-  anyway: false,
-  coats: 1,
-  spreadGm2: null,
-  dilution: null,
-  blend: null,
-  steps: [step('prepare-a'), step('apply'), step('wait'), step('cure')],
-  ...patch,
-})
+const steps = [step('prepare-a'), step('apply'), step('wait'), step('cure')]
+const one = (patch: Partial<Procedure> = {}) => plainProcedure('A', 'contact-solvent', { name: 'Tin', steps, ...patch })
 const with_ = (patch: Partial<Procedure>) => differences(one(patch), one())
 
 describe('what one procedure does otherwise', () => {

@@ -4,34 +4,11 @@ import { openBrief } from '../records/openBrief'
 import type { Arm } from '../records/round'
 import type { Procedure, Step } from '../records/procedure'
 import { usualSteps } from './draft/usual'
+import { plainArm as arm, plainProcedure } from './__tests__/plain'
 import { fairness, type FairnessSetting, type PlanDraft } from './fairness'
 
-const arm = (id: string, patch: Partial<Arm> = {}): Arm => ({
-  id,
-  test: 'lap-shear',
-  exposure: null,
-  size: { widthMm: 25, overlapMm: 12 },
-  passLimit: 0.1,
-  passSetAt: 0,
-  lateChanges: [],
-  ...patch,
-})
-const procedure = (letter: string, patch: Partial<Procedure> = {}): Procedure => ({
-  id: `p${letter}`,
-  joint: 'j',
-  letter,
-  name: `glue ${letter}`,
-  family: 'epoxy-slow',
-  adhesive: null,
-  helpers: [],
-  anyway: false,
-  coats: 1,
-  spreadGm2: null,
-  dilution: null,
-  blend: null,
-  steps: usualSteps(familyOf('epoxy-slow'), null, null),
-  ...patch,
-})
+const procedure = (letter: string, patch: Partial<Procedure> = {}) =>
+  plainProcedure(letter, 'epoxy-slow', { name: `glue ${letter}`, ...patch })
 /** The step of a kind changed; null: without it. */
 const having = (one: Procedure, kind: Step['kind'], patch: Partial<Step> | null): Procedure => ({
   ...one,

@@ -3,7 +3,7 @@ import { familyOf } from '../knowledge/families'
 import type { Brief } from '../records/joint'
 import { openBrief } from '../records/openBrief'
 import type { Reading } from '../records/reading'
-import type { Arm, Round } from '../records/round'
+import type { Round } from '../records/round'
 import type { Coupon } from '../records/coupon'
 import type { Procedure } from '../records/procedure'
 import type { Adhesive } from '../records/shelf'
@@ -14,34 +14,8 @@ import { fairness, faultIds, type FairnessSetting, type PlanDraft } from './fair
 import { waitingArms } from './lookAgain'
 import { recipe } from './mix'
 import { needsOf, type NeedOf } from './needs'
-import { usualSteps } from './draft/usual'
+import { plainArm as arm, plainProcedure as procedure } from './__tests__/plain'
 
-const arm = (id: string, patch: Partial<Arm> = {}): Arm => ({
-  id,
-  test: 'lap-shear',
-  exposure: null,
-  size: { widthMm: 25, overlapMm: 12 },
-  passLimit: 0.1,
-  passSetAt: 0,
-  lateChanges: [],
-  ...patch,
-})
-const procedure = (letter: string, family: string, patch: Partial<Procedure> = {}): Procedure => ({
-  id: `p${letter}`,
-  joint: 'j',
-  letter,
-  name: family,
-  family,
-  adhesive: null,
-  helpers: [],
-  anyway: false,
-  coats: 1,
-  spreadGm2: null,
-  dilution: null,
-  blend: null,
-  steps: usualSteps(familyOf(family), null, null),
-  ...patch,
-})
 const product = (id: string, family: string, packSize: number, packPrice: number): Adhesive => ({
   id,
   name: id,
