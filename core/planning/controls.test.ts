@@ -5,7 +5,6 @@ import { procedureSchema, type Procedure } from '../records/procedure'
 import { isUntreated, onFriendlySurface, untreated } from './controls'
 import { differences } from './difference'
 import { usualSteps } from './draft/usual'
-import { nextLetter } from './letters'
 import { needsOf, PULL_MIN } from './needs'
 
 const glued: Procedure = {
@@ -32,9 +31,5 @@ describe('what the others are held against', () => {
     const needs = needsOf([of(glued), of(piece)], arms, 3)
     expect(needs.glues.map(({ letters }) => letters)).toEqual([['A']])
     expect(needs.handsOnMinutes - needsOf([of(glued)], arms, 3).handsOnMinutes).toBe(3 * PULL_MIN)
-  })
-  it('bears the first letter that none has', () => {
-    expect(nextLetter([])).toBe('A')
-    expect(nextLetter([{ letter: 'A' }, { letter: 'D' }])).toBe('E')
   })
 })

@@ -1,7 +1,14 @@
 import type { Procedure } from '../records/procedure'
 
-/** The first letter that no procedure of the joint bears; letters on tape are not used twice. */
-export const nextLetter = (procedures: readonly Pick<Procedure, 'letter'>[]): string => {
-  const highest = procedures.reduce((max, { letter }) => Math.max(max, letter.charCodeAt(0)), 64)
-  return String.fromCharCode(highest + 1)
+const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ']
+
+/**
+ * The letter of a joint's next procedure: behind the highest, so that none on tape is used twice; once Z is taken, one
+ * that no procedure bears. What was left out without its letter on a coupon is free again.
+ * @returns null where all are in use
+ */
+export function nextLetter(procedures: readonly Pick<Procedure, 'letter'>[]): string | null {
+  const used = new Set(procedures.map(({ letter }) => letter))
+  const behind = LETTERS.findLastIndex((letter) => used.has(letter)) + 1
+  return [...LETTERS.slice(behind), ...LETTERS].find((letter) => !used.has(letter)) ?? null
 }

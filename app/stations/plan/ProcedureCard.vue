@@ -10,6 +10,7 @@ import { insert } from '../../../core/records/entry'
 import type { Procedure } from '../../../core/records/procedure'
 import type { Advice } from '../../../core/planning/fault'
 import { newId } from '../../bench/ids'
+import { letterFor } from '../../bench/letterFor'
 import { bringsHeat, HEAT_CAUTIONS } from '../../../core/care/heat'
 import { glueCautions } from '../../../core/care/steps'
 import { careOf, wetGlueOf } from '../../bench/careOf'
@@ -52,7 +53,6 @@ const face = computed(() => {
     lengthMm: lengthMm ?? props.view.arm?.size.overlapMm ?? 12,
   }
 })
-const letters = computed(() => props.view.procedures.map(({ letter }) => letter))
 const like = computed(() =>
   props.view.procedures.find(
     (one) =>
@@ -66,8 +66,8 @@ const differs = computed(() => (like.value ? differenceWords(props.procedure, li
 
 /** A copy under the next letter, written as one entry. */
 function add(make: (id: string, letter: string) => Procedure, what: (letter: string) => string) {
-  const letter = String.fromCharCode(Math.max(...letters.value.map((one) => one.charCodeAt(0))) + 1)
-  if (letter > 'Z') return void bench.tell('A joint takes 26 procedures at most; leave one out first.', 'bad')
+  const letter = letterFor(bench, props.view.procedures)
+  if (letter === null) return
   const copy = make(newId(), letter)
   return bench.write(`${props.view.joint.code}: ${what(letter)}`, [insert('procedure', copy)], true)
 }

@@ -209,4 +209,25 @@ describe('the unit of the maker’s scale', () => {
     expect(text).not.toMatch(/\d N\b/)
     mounted.wrapper.unmount()
   })
+
+  it('says when all letters are in use, and takes a free one again', async () => {
+    const tables = buildDemoBench(NOW)
+    const [like] = tables.procedure.filter(({ joint }) => joint === 'h5')
+    const used = new Set(tables.procedure.filter(({ joint }) => joint === 'h5').map(({ letter }) => letter))
+    for (const letter of 'ABCDEFGHIJKLMNOPQRSTUVWXYZ')
+      if (!used.has(letter)) tables.procedure.push({ ...like!, id: `h5-${letter}`, letter })
+    const mounted = await mountAt(tables, '/joint/h5/plan')
+    await press(mounted, /^Copy and vary one thing/)
+    expect(mounted.bench.of('procedure', 'h5')).toHaveLength(26)
+    expect(mounted.bench.notice).toMatchObject({
+      tone: 'bad',
+      text: expect.stringMatching(/26 glues at most/) as string,
+    })
+    const gone = mounted.bench.get('procedure', 'h5-M')!
+    await mounted.bench.write('without M', [{ table: 'procedure', id: gone.id, before: gone, after: null }])
+    await press(mounted, /^Copy and vary one thing/)
+    const letters = mounted.bench.of('procedure', 'h5').map(({ letter }) => letter)
+    expect(letters.toSorted().join('')).toBe('ABCDEFGHIJKLMNOPQRSTUVWXYZ')
+    mounted.wrapper.unmount()
+  })
 })

@@ -5,9 +5,9 @@ import { isUntreated, untreated } from '../../../core/planning/controls'
 import { fairness, type Mend } from '../../../core/planning/fairness'
 import { needsOf, type NeedOf } from '../../../core/planning/needs'
 import { hoursToPull } from '../../../core/planning/readyWhen'
-import { nextLetter } from '../../../core/planning/letters'
 import { insert } from '../../../core/records/entry'
 import { newId } from '../../bench/ids'
+import { letterFor } from '../../bench/letterFor'
 import { showMoney } from '../../../core/quantities/money'
 import type { Arm, Round } from '../../../core/records/round'
 import type { Procedure } from '../../../core/records/procedure'
@@ -105,7 +105,9 @@ export function usePlan(view: () => JointView) {
         !procedures.value.some(isUntreated),
     ),
     addUntreated: () => {
-      const piece = untreated(view().joint.id, newId(), nextLetter(procedures.value))
+      const letter = letterFor(bench, view().procedures)
+      if (letter === null) return
+      const piece = untreated(view().joint.id, newId(), letter)
       return bench.write(
         `${view().joint.code}: an untreated piece as ${piece.letter}`,
         [insert('procedure', piece)],

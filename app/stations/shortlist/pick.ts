@@ -1,7 +1,6 @@
 import { familyOf } from '../../../core/knowledge/families'
 import type { Helper } from '../../../core/knowledge/vocabulary'
 import { helperWords } from '../../../core/knowledge/vocabularyWords'
-import { nextLetter } from '../../../core/planning/letters'
 import { draftOf } from '../../../core/planning/draft/procedure'
 import { stepsOfWay } from '../../../core/planning/ways'
 import { insert, remove } from '../../../core/records/entry'
@@ -11,6 +10,7 @@ import type { Way } from '../../../core/screening/schools'
 import type { Setting } from '../../../core/screening/shortlist'
 import { stampNow } from '../../bench/clock'
 import { newId } from '../../bench/ids'
+import { letterFor } from '../../bench/letterFor'
 import type { JointView } from '../../bench/jointView'
 import { settingOf } from '../../bench/setting'
 import type { useBench } from '../../bench/store'
@@ -61,7 +61,11 @@ export async function pick(
 ): Promise<void> {
   const made: Procedure[] = []
   const setting = settingOf(bench, view.joint.brief, stampNow(), [])
-  for (const one of picked) made.push(procedureOf(view, nextLetter([...view.procedures, ...made]), one, setting))
+  for (const one of picked) {
+    const letter = letterFor(bench, [...view.procedures, ...made])
+    if (letter === null) return
+    made.push(procedureOf(view, letter, one, setting))
+  }
   const named = made.map(({ name, anyway, letter }) => `${name}${anyway ? ' anyway' : ''} as ${letter}`)
   await bench.write(
     `${view.joint.code}: test ${named.join(', ')}`,
