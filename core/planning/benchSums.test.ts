@@ -77,4 +77,30 @@ describe('sums at the bench', () => {
     expect(sums({ family: familyOf('hotmelt-high')! })).toMatchObject({ gun: expect.stringMatching(/warm up/) })
     expect(sums({ family: familyOf('hotmelt-high')! }).hurry).toBeUndefined()
   })
+
+  it('mix only what is mixed and thickens, thin only what is thinned, and count a pack only where one is', () => {
+    const mixed = procedure({ steps: steps('mix', 'apply', 'close') })
+    expect(sums({ family: epoxy }).mix).toBeUndefined()
+    expect(sums({ family: { ...epoxy, potLifeS: null }, procedure: mixed }).mix).toBeUndefined()
+    expect(sums({}).dilution).toBeUndefined()
+    expect(sums({}).coverage).not.toMatch(/pack at hand/)
+    expect(sums({ packG: 0.23 }).coverage).toMatch(/0\.23 g, is enough for 1 piece\.$/)
+    expect(sums({ areaCm2: 0 }).coverage).toBeUndefined()
+  })
+
+  it('hurry each kind in its own way, and nothing with heat where heat harms or may set fire', () => {
+    const hurry = (id: string, more: Partial<SumsFor> = {}, hazards?: string[]) => {
+      const family = familyOf(id)
+      return sums({ family: { ...family, hazards: hazards ?? family.hazards }, ...more }).hurry
+    }
+    expect(hurry('contact-solvent', {}, [])).toMatch(/^To hurry it: moving air\. No dryer: a hot skin/)
+    expect(hurry('epoxy-slow', {}, [])).toMatch(/^Warm both parts in the hand before mixing/)
+    const cool = /^It may be warmed in the hand before it is mixed; what is mixed gets no heat here/
+    expect(hurry('epoxy-slow', { heatHarms: true }, [])).toMatch(cool)
+    expect(hurry('epoxy-slow', {}, familyOf('contact-solvent').hazards)).toMatch(cool)
+    for (const id of ['ca-thin', 'ca-medium', 'ca-gel']) expect(hurry(id), id).toMatch(/breathe on a face/)
+    expect(hurry('pu-foaming')).toMatch(/^To hurry it: damp air, or one face misted/)
+    expect(hurry('tape-double')).toBeUndefined()
+    expect(sums({ family: familyOf('ca-gel') }).gun).toBeUndefined()
+  })
 })

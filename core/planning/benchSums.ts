@@ -109,7 +109,7 @@ export const skins = ({ waitMinS, mechanism, openS, potLifeS }: Family): boolean
 const count = (n: number, word: string) => `${n} ${n === 1 ? word : word === 'mix' ? 'mixes' : `${word}s`}`
 
 /** What shortens its time, where its kind allows it; null where nothing does. */
-function hurryWords({ mechanism, hazards, form }: Family, heatHarms: boolean): string | null {
+function hurryWords({ mechanism, hazards, chemistry }: Family, heatHarms: boolean): string | null {
   const burns = mayBurn(hazards)
   switch (mechanism) {
     case 'evaporate-water':
@@ -128,7 +128,7 @@ function hurryWords({ mechanism, hazards, form }: Family, heatHarms: boolean): s
         : 'Warm both parts in the hand before mixing: they run and mix better. A warm room, up to about 30 °C, ' +
             'shortens the cure, and the pot life as well.'
     case 'moisture':
-      return form === 'thin' || form === 'medium' || form === 'gel'
+      return chemistry === 'cyanoacrylate'
         ? 'To hurry it: breathe on a face, or an activator. No dryer: dry heat slows it and drives off its vapour.'
         : 'To hurry it: damp air, or one face misted with water. A dryer dries the air that it needs.'
     default:

@@ -166,6 +166,31 @@ describe('a round drafted from its brief', () => {
     expect(Math.abs(deepOf(100).mm / 15.5 - 1)).toBeLessThanOrEqual(0.1)
     expect(deepOf(100).draft.procedures[0]!.steps.find(({ kind }) => kind === 'apply')!.text).toContain('31 mm')
   })
+  it('says what a coupon that lies less deep, or deeper, would do; a press makes it as deep', () => {
+    const setting = stacked({ widthMm: 30, lengthMm: 400 })
+    const fair = fairnessSetting(setting)
+    const draft = drafted(setting, ['silicone', 'contact-solvent', 'hotmelt-low'])
+    const as = (mm: number) => {
+      const [first, ...rest] = draft.arms
+      const size = { areaMm2: mm * mm }
+      return { ...draft, arms: [{ ...first!, size, taped: false }, ...rest] }
+    }
+    const fault = (mm: number) => fairness(as(mm), fair).find(({ id }) => id === 'not-as-deep')
+    // The joint is 15 mm deep; a square coupon half its side.
+    expect(fault(30)).toBeUndefined()
+    expect(fault(12)!.text).toMatch(
+      /, A: the coupon lies 6\.00 mm deep .* the joint 15\.0 mm .*acquit a glue that stays wet/,
+    )
+    expect(fault(60)!.text).toMatch(/lies 30\.0 mm deep .* would condemn a glue/)
+    const { mend, note, about } = fault(12)!
+    expect(about).toBe(draft.arms[0]!.id)
+    expect(mend === null).toBe(note === true)
+    expect(/Glue one full-size piece beside it/.test(fault(12)!.text)).toBe(mend === null)
+    if (mend) {
+      expect(mend.words).toBe('Make it as deep: bonded area 225 mm², three edges taped shut')
+      expect(fairness(mend.apply(as(12)), fair).map(({ id }) => id)).not.toContain('not-as-deep')
+    }
+  })
   it('takes the best trusted as the control, never one that is tested anyway', () => {
     const setting = stacked({})
     const list = ['silicone', 'contact-solvent'].map((family, i) => procedureOf('AB'[i]!, family, setting))

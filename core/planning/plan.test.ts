@@ -340,6 +340,19 @@ describe('fairness', () => {
         60,
       )
   })
+  it('a load that cannot be read is made smaller first, then read in another way', () => {
+    const contact = [procedure('A', 'contact-solvent'), procedure('B', 'contact-water')]
+    const draft = { ...fair, procedures: contact, arms: [arm('a1', { size: { widthMm: 60, overlapMm: 40 } })] }
+    const fault = fairness(draft, { ...setting, ...metal }).find(({ id }) => id === 'reads-not-so-high')!
+    const ways = [fault.mend!, ...fault.more!].map(({ words }) => words)
+    expect(ways[0]).toMatch(/^Make it: (width|overlap) /)
+    for (const words of ways.slice(1)) expect(words).toMatch(/^Read it by (the gauge on a lever|hung weights|water)/)
+    const smaller = fault.mend!.apply(draft).arms[0]!
+    expect(smaller.size.widthMm! * smaller.size.overlapMm!).toBeLessThan(60 * 40)
+    expect(smaller.read).toEqual({ way: 'gauge' })
+    for (const { apply } of [fault.mend!, ...fault.more!])
+      expect(ids(apply(draft), metal)).not.toContain('reads-not-so-high')
+  })
   it('sets a limit from the brief: 2 kg walked on 400 mm²', () => {
     const mend = fairness({ ...fair, arms: [arm('a1', { passLimit: null })] }, setting)[0]!.mend!
     // 2 × 9.80665 × 2 ÷ 400 = 0.0981

@@ -54,6 +54,12 @@ describe('a procedure at the size of the real joints', () => {
     const [line] = realJointWords(of).filter((one) => one.startsWith('Mixes'))
     expect(line).toMatch(/^Mixes: \d+ of [\d.]+ g for \d+ joints each, 1 of [\d.]+ g for \d+ joints?; use each within /)
   })
+  it('speaks of skin only where a film skins: not of what waits open, is mixed or sticks as it is', () => {
+    for (const id of ['contact-solvent', 'epoxy-fast', 'tape-double']) {
+      const of = realJoint(procedure(id), { ...familyOf(id), openS: 300 }, brief(40, 50))!
+      expect([of.skinsS, of.atOnce], id).toEqual([null, null])
+    }
+  })
   it('warns where a face is too large to be covered before it skins', () => {
     const glue = { ...familyOf('pva-white'), openS: 300 }
     const small = realJoint(procedure('pva-white'), glue, brief(40, 50))!

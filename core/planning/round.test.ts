@@ -199,6 +199,8 @@ describe('what should lie at hand', () => {
     expect(tools(dry('bend'))).toContain('jars or dowels of known radius')
     expect(tools(dry('lap-shear'))).toContain('scale or gauge, a hook, a vice')
     expect(tools(dry('drop'))).not.toContain('scale or gauge, a hook, a vice')
+    // One that is weighed among others is enough.
+    expect(tools([...dry('drop'), ...dry('lap-shear')])).toContain('scale or gauge, a hook, a vice')
   })
   it('follows from the words of the steps', () => {
     const with_ = (...steps: Step[]) =>

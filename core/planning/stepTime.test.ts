@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { families, familyOf } from '../knowledge/families'
 import { materialClassOf } from '../knowledge/materials'
-import { durationWords, windowWords } from '../quantities/durations'
+import { durationWords, windowWords, withinWords } from '../quantities/durations'
 import { HOLD_BY_HAND_S } from './steps'
 import { usualSteps } from './draft/usual'
 import { stepTime } from './stepTime'
@@ -14,6 +14,15 @@ describe('how long a step lasts', () => {
     [86_400, '24 h'],
     [259_200, '3 days'],
   ])('%d s is %s', (s, words) => expect(durationWords(s)).toBe(words))
+  it.each([
+    [89.9, '89 s'],
+    [210, '3 min'],
+    [5399, '89 min'],
+    [7199, '1.9 h'],
+    [172_799, '47.9 h'],
+    [190_000, '2.1 days'],
+    [Infinity, 'for ever'],
+  ])('a limit of %d s is never said longer: %s', (s, words) => expect(withinWords(s)).toBe(words))
   it('says a window with its unit once', () => {
     expect(windowWords(600, 2400)).toBe('10 to 40 min')
     expect(windowWords(30, 300)).toBe('30 s to 5 min')
@@ -24,6 +33,13 @@ describe('how long a step lasts', () => {
     expect(stepTime(wait)).toBe('10 to 40 min')
     expect(stepTime({ ...wait, minS: 30 })).toBe('30 s to 40 min')
     expect(stepTime({ kind: 'apply', minS: 60, maxS: null })).toBeNull()
+    // A mix has its pot life, or takes what it takes; only a wait has a window.
+    expect(stepTime({ kind: 'mix', minS: 0, maxS: 210 })).toBe('use within 3 min')
+    expect(stepTime({ kind: 'mix', minS: 0, maxS: null })).toBeNull()
+    expect(stepTime({ kind: 'hold', minS: 60, maxS: 600 })).toBe('60 s')
+    expect(stepTime({ kind: 'wait', minS: 60, maxS: 60 })).toBe('60 s')
+    expect(stepTime({ kind: 'wait', minS: 60, maxS: null })).toBe('60 s')
+    expect(stepTime({ kind: 'cure', minS: 0, maxS: null })).toBeNull()
   })
 })
 

@@ -15,3 +15,11 @@ export function windowWords(fromS: number, toS: number): string {
   const unit = to.slice(to.indexOf(' '))
   return from === to ? to : from.endsWith(unit) ? `${from.slice(0, -unit.length)} to ${to}` : `${from} to ${to}`
 }
+
+/** A limit in words, never longer than it is: 210 s is "3 min", 1.99 h is "1.9 h". */
+export function withinWords(s: number): string {
+  const tenth = (unit: number) => Math.floor((10 * s) / unit) / 10
+  if (s < 90) return `${Math.floor(s)} s`
+  if (s < 5400) return `${Math.floor(s / 60)} min`
+  return s < 172_800 ? `${tenth(3600)} h` : s === Infinity ? 'for ever' : `${tenth(86_400)} days`
+}
