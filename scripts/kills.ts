@@ -245,8 +245,9 @@ try {
     'folds',
   ]
   for (let n = 0; n <= COUNT && bad.length < 20; n++) {
-    if (n % FRESH_EVERY === 0) {
-      if (profile && n < COUNT) asked = {}
+    // The last look is at what the last kill left: it keeps the profile.
+    if (n % FRESH_EVERY === 0 && n < COUNT) {
+      asked = {}
       const old = profile
       profile = mkdtempSync(join(tmpdir(), 'bench-kills-'))
       if (old) rmSync(old, { recursive: true, force: true })
