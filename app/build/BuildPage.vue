@@ -35,7 +35,7 @@ const print = () => window.print()
     </p>
     <JointSum v-else :rows="rows" :budget="build?.budget ?? null" :to-buy="shopping.price" :currency="currency" />
     <template v-if="decided.length">
-      <EveningList :rows="rows" :order="order" />
+      <EveningList :rows="decided" :order="order" />
       <PanelGuard name="The shopping list"><ShoppingList :shopping="shopping" :currency="currency" /></PanelGuard>
       <PanelGuard name="The repair kit"
         ><RepairKitList :kit="kit.answer.value" :fault="kit.fault.value" :again="kit.again"

@@ -8,9 +8,9 @@ import { clockTime, dayName, momentName } from '../look/times'
 import type { BuildRow, useBuild } from './useBuild'
 
 /** The evenings of the build, reckoned back from its day, and what does not fit any more. */
+/** rows: the joints that are decided */
 const props = defineProps<{ rows: BuildRow[]; order: ReturnType<typeof useBuild>['order'] }>()
 const minute = useMinute()
-const decided = computed(() => props.rows.filter(({ procedure }) => procedure !== null))
 const plan = computed(() => props.order.answer.value)
 const rowOf = (id: string) => props.rows.find(({ view }) => view.joint.id === id) ?? null
 const codeOf = (id: string) => rowOf(id)?.view.joint.code ?? '?'
@@ -54,12 +54,12 @@ const days = computed(() => {
         one.earliest === null ? '' : `: begun at once, it would carry its load ${momentName(one.earliest, minute)}`
       }}. More hands, clamps or hours would help, or a faster glue.
     </p>
-    <p v-for="row in decided.filter(({ left, late }) => left > 0 && late)" :key="row.view.joint.id" class="fails">
+    <p v-for="row in rows.filter(({ left, late }) => left > 0 && late)" :key="row.view.joint.id" class="fails">
       {{ row.view.joint.code }} should be in service already: {{ row.left }} are not glued yet.
     </p>
     <p v-if="!plan && order.progress.value === null && !order.fault.value" class="mute">
       {{
-        decided.every(({ left }) => left === 0)
+        rows.every(({ left }) => left === 0)
           ? 'All of them are glued.'
           : 'Say by when the build is in service: then the evenings are reckoned back from that morning.'
       }}
