@@ -1,33 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { families, familyOf } from '../knowledge/families'
 import { materialClassOf } from '../knowledge/materials'
-import { durationWords, windowWords, withinWords } from '../quantities/durations'
 import { HOLD_BY_HAND_S } from './steps'
 import { usualSteps } from './draft/usual'
 import { stepTime } from './stepTime'
 
 describe('how long a step lasts', () => {
-  it.each([
-    [40, '40 s'],
-    [1200, '20 min'],
-    [5400, '1.5 h'],
-    [86_400, '24 h'],
-    [259_200, '3 days'],
-  ])('%d s is %s', (s, words) => expect(durationWords(s)).toBe(words))
-  it.each([
-    [89.9, '89 s'],
-    [210, '3 min'],
-    [5399, '89 min'],
-    [7199, '1.9 h'],
-    [172_799, '47.9 h'],
-    [190_000, '2.1 days'],
-    [Infinity, 'for ever'],
-  ])('a limit of %d s is never said longer: %s', (s, words) => expect(withinWords(s)).toBe(words))
-  it('says a window with its unit once', () => {
-    expect(windowWords(600, 2400)).toBe('10 to 40 min')
-    expect(windowWords(30, 300)).toBe('30 s to 5 min')
-    expect(windowWords(60, 60)).toBe('60 s')
-  })
   it('is said of waiting, holding, clamping and curing, and follows the numbers, not the words', () => {
     const wait = usualSteps(familyOf('contact-solvent'), null, null).find(({ kind }) => kind === 'wait')!
     expect(stepTime(wait)).toBe('10 to 40 min')

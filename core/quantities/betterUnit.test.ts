@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { inBetterUnit, measured } from './betterUnit'
+import { inBetterUnit, measured, measuredAlike } from './betterUnit'
 import { parseQuantity } from './parse'
 
 describe('a figure in the unit in which it reads best', () => {
@@ -31,5 +31,17 @@ describe('a figure in the unit in which it reads best', () => {
     expect(measured(15_000, 'N·mm')).toBe('15.0 N·m')
     expect(measured(0.004, 'kgf')).toBe('4.00 gf')
     expect(measured(0.0055, 'g')).toBe('5.50 mg')
+  })
+  it('takes one unit for figures that are compared: that of the smallest, unless the largest outgrows it', () => {
+    expect(measuredAlike([0.0092, 0.3], 'N/mm')).toEqual(['9.20 N/m', '300 N/m'])
+    expect(measuredAlike([0.3, 0.0092], 'N/mm')).toEqual(['300 N/m', '9.20 N/m'])
+    expect(measuredAlike([0.32, 0.012], 'N/mm')).toEqual(['0.32 N/mm', '0.012 N/mm'])
+    expect(measuredAlike([0.004, 0.002], 'N/mm')).toEqual(['4.00 N/m', '2.00 N/m'])
+    expect(measuredAlike([5, 12_000], 'N')).toEqual(['0.0050 kN', '12.0 kN'])
+    expect(measuredAlike([0.009, 9], 'N')).toEqual(['9.00 mN', '9000 mN'])
+    expect(measuredAlike([0.009, 10], 'N')).toEqual(['0.0090 N', '10.0 N'])
+    expect(measuredAlike([-3, 2], 'N')).toEqual(['-3.00 N', '2.00 N'])
+    expect(measuredAlike([0, 0.002], 'N')).toEqual(['0 mN', '2.00 mN'])
+    expect(measuredAlike([0, 0], 'N')).toEqual(['0 N', '0 N'])
   })
 })

@@ -30,3 +30,16 @@ export function measured(value: number, unit: string): string {
   const better = inBetterUnit(value, unit)
   return `${figureOf(better.value)} ${better.unit}`
 }
+
+/**
+ * Figures that one sentence compares, in one unit: that of the smallest, 8.80 N/m against 300 N/m, or where the largest
+ * would get too many digits by it, that of the largest.
+ */
+export function measuredAlike(values: readonly number[], unit: string): string[] {
+  const sizes = values.map(Math.abs).filter((size) => size > 0)
+  if (!sizes.length) return values.map(() => measured(0, unit))
+  const [least, most] = [Math.min(...sizes), Math.max(...sizes)]
+  const factorBy = (size: number) => inBetterUnit(size, unit).value / size
+  const by = most * factorBy(least) <= MOST ? least : most
+  return values.map((value) => `${figureOf(value * factorBy(by))} ${inBetterUnit(by, unit).unit}`)
+}

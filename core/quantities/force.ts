@@ -1,4 +1,4 @@
-import { measured } from './betterUnit'
+import { measured, measuredAlike } from './betterUnit'
 import { fromInside, STANDARD_GRAVITY } from './units'
 
 /** What a maker's scale may be read in. */
@@ -12,6 +12,13 @@ export const forceUnitWords: Record<ForceUnit, string> = {
 
 /** A force in the unit that the maker's scale shows: “28.4 N”, “2.9 kgf”, “6.39 lbf”. @param n N */
 export const forceWords = (n: number, unit: ForceUnit = 'N'): string => measured(fromInside(n, unit, 'force'), unit)
+
+/** Forces that one sentence compares, in one unit. @param n N */
+export const forcesAlike = (n: readonly number[], unit: ForceUnit = 'N'): string[] =>
+  measuredAlike(
+    n.map((one) => fromInside(one, unit, 'force')),
+    unit,
+  )
 
 /** The same beside the weight that hangs on it, where the unit is none of weight: “28.4 N (2.9 kgf)”. */
 export const forceAndWeight = (n: number, unit: ForceUnit = 'N'): string =>

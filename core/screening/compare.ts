@@ -1,7 +1,7 @@
 import { hazardsOf } from '../knowledge/hazards'
 import type { Candidate } from './shortlist'
 import { waysToUndo } from './undoing'
-import { durationWords } from '../quantities/durations'
+import { durationWords, windowWords } from '../quantities/durations'
 
 export interface CompareLine {
   what: string
@@ -31,8 +31,7 @@ const lines: Line[] = [
   ],
   [
     'Wait before closing',
-    ({ family }) =>
-      family.waitMinS > 0 ? `${durationWords(family.waitMinS)} to ${durationWords(family.waitMaxS)}` : 'none',
+    ({ family }) => (family.waitMinS > 0 ? windowWords(family.waitMinS, family.waitMaxS) : 'none'),
   ],
   ['Open time', ({ family }) => finite(family.openS, durationWords(family.openS))],
   ['Hold', ({ family }) => `${durationWords(family.holdS)}, ${clampWords[family.clamp]}`],

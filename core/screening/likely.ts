@@ -1,6 +1,6 @@
 import { typicalStrength, type TypicalStrength } from '../knowledge/strengths'
 import { motionFactor } from '../knowledge/vocabulary'
-import { measured } from '../quantities/betterUnit'
+import { measuredAlike } from '../quantities/betterUnit'
 import { has, is, loaded, type Situation } from '../situation/situation'
 import { isCa, isPaper, isPressure } from './rules/kinds'
 
@@ -68,9 +68,7 @@ export function likelyWords(s: Situation): string | null {
   if (!likely) return null
   const { holds, needs, unit, partFirst: first } = likely
   const assumed = unit === 'N/mm' ? ', lightly handled' : ''
+  const [held, met] = measuredAlike([holds, needs], unit)
   const source = s.correction ? 'by the tables as your own pulls correct them' : 'by the tables'
-  return (
-    `A weak joint holds about ${measured(holds, unit)} ${source}${first ? ', then the part tears' : ''}; it ` +
-    `meets ${measured(needs, unit)}${assumed}.`
-  )
+  return `A weak joint holds about ${held} ${source}${first ? ', then the part tears' : ''}; it meets ${met}${assumed}.`
 }

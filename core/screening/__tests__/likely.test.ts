@@ -6,6 +6,7 @@ import type { Brief } from '../../records/joint'
 import { openBrief } from '../../records/openBrief'
 import { situationOf, type Around } from '../../situation/situation'
 import { likelyPeel, likelyPull, likelyWords } from '../likely'
+import { screen } from '../screen'
 
 const on = (family: string, patch: Partial<Brief>, around: Around = {}, a = 'wood', b = 'metal') => {
   const open = openBrief()
@@ -64,5 +65,32 @@ describe('what a weak joint is likely to hold', () => {
     expect(likelyWords(on('epoxy-slow', { ...square, loads: ['shear'], motion: 'danced' }))).toMatch(
       /^A weak joint holds about [\d.,]+ N by the tables(, then the part tears)?; it meets 58\.8 N\.$/,
     )
+  })
+})
+
+describe('what the reason of strength says', () => {
+  const said = (...args: Parameters<typeof on>) =>
+    screen(on(...args)).reasons.find(({ rule }) => rule === 'strength')?.text ?? null
+  it('names the margin that is wanted where the weak joint holds its load, but not four times', () => {
+    const held = Math.min(weak('wood', 'epoxy-slow'), weak('metal', 'epoxy-slow')) * 600
+    // Twice the weight, since its motion is open: so heavy that the weak joint holds 2.57 times what it meets.
+    const weightKg = held / 2.57 / 2 / 9.80665
+    const text = said('epoxy-slow', { ...square, weightKg, loads: ['shear'] })!
+    expect(text).toMatch(/it should hold 4 times that, not 2\.5 times\. Widen it or add a fixing\.$/)
+    expect(said('epoxy-slow', { ...square, weightKg: weightKg / 1.57, loads: ['shear'] })).toBeNull()
+    expect(said('epoxy-slow', { ...square, weightKg: weightKg * 2.6, loads: ['shear'] })).toMatch(
+      /: it may let go\. Widen/,
+    )
+  })
+  it('compares in one unit', () => {
+    for (const [a, b, family] of [
+      ['foam-xps', 'fabric-cotton', 'glue-stick'],
+      ['polyolefin', 'metal', 'pva-white'],
+      ['wood', 'hook-loop', 'fabric-glue'],
+    ] as const) {
+      const text = said(family, { loads: ['peel'], geometry: 'patch' }, {}, a, b) ?? ''
+      const units = [...text.matchAll(/[\d.]+ (m?N\/m?m)\b/g)].map(([, unit]) => unit)
+      if (text) expect(new Set(units).size).toBe(1)
+    }
   })
 })

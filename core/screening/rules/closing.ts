@@ -1,6 +1,6 @@
 import { block, caution, note, push, type Rule, rule } from '../rule'
 import { needs } from '../../situation/situation'
-import { durationWords } from '../../quantities/durations'
+import { durationWords, windowWords } from '../../quantities/durations'
 import { coverS } from './cover'
 import { graded } from './scale'
 import { isHotmelt } from './kinds'
@@ -92,12 +92,11 @@ const tackWindow = rule(
       )
     return s.inShell === true
       ? caution(
-          `It must be closed between ${durationWords(waitMinS)} and ${durationWords(waitMaxS)} after coating, ` +
-            'and inside a shell ' +
-            'you cannot feel when.',
+          `It must be closed ${windowWords(waitMinS, waitMaxS)} after coating, and inside a shell you cannot ` +
+            'feel when.',
         )
       : note(
-          `Wait ${durationWords(waitMinS)} to ${durationWords(waitMaxS)} before closing: too early traps ` +
+          `Wait ${windowWords(waitMinS, waitMaxS)} before closing: too early traps ` +
             `${s.family.mechanism === 'evaporate-water' ? 'water' : 'solvent'}, too late gives no grab.`,
         )
   },

@@ -1,5 +1,5 @@
-import { measured } from '../../quantities/betterUnit'
-import { forceWords } from '../../quantities/force'
+import { measuredAlike } from '../../quantities/betterUnit'
+import { forcesAlike } from '../../quantities/force'
 import { faceClassOf, gripOf, useOf } from '../../knowledge/practice'
 import { figureOf } from '../../quantities/figure'
 import { called, has, is, loaded, type Face, type Situation } from '../../situation/situation'
@@ -113,6 +113,12 @@ const layFlat = rule(
 const margins = [0.5, 1, 2, 4]
 const byMargin = (margin: number) => graded(margin, margins, [-20, -10, -6, -3, 0])
 
+/** What a joint falls short of: its load, or the margin over it that the last of margins asks for; rounded down. */
+const short = ({ holds, needs }: { holds: number; needs: number }) =>
+  holds < needs
+    ? 'it may let go'
+    : `it should hold ${margins.at(-1)} times that, not ${(Math.floor((10 * holds) / needs) / 10).toFixed(1)} times`
+
 const strength = rule(
   'strength',
   'Hang four times the weight for a day, or pull a scrap until it lets go.',
@@ -120,22 +126,24 @@ const strength = rule(
   (s) => {
     const peeled = likelyPeel(s)
     const inPeel = peeled && !peeled.partFirst ? byMargin(peeled.holds / peeled.needs) / 2 : 0
-    if (peeled && inPeel < 0)
+    if (peeled && inPeel < 0) {
+      const [holds, needs] = measuredAlike([peeled.holds, peeled.needs], 'N/mm')
       return push(
         inPeel,
-        `A weak joint holds about ${measured(peeled.holds, 'N/mm')} in peel, and even lightly handled it meets about ` +
-          `${measured(peeled.needs, 'N/mm')}.`,
+        `A weak joint holds about ${holds} in peel, and even lightly handled it meets about ${needs}: ` +
+          `${short(peeled)}.`,
         s.geometry === null,
       )
+    }
     const pulled = likelyPull(s)
     const db = pulled ? byMargin(pulled.holds / pulled.needs) : 0
-    return pulled && db !== 0
-      ? push(
-          db,
-          `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${forceWords(pulled.holds, s.forceUnit)} here, ` +
-            `and it meets ${forceWords(pulled.needs, s.forceUnit)}: widen it or add a fixing.`,
-        )
-      : null
+    if (!pulled || db === 0) return null
+    const [holds, needs] = forcesAlike([pulled.holds, pulled.needs], s.forceUnit)
+    return push(
+      db,
+      `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${holds} here, and it meets ${needs}: ` +
+        `${short(pulled)}. Widen it or add a fixing.`,
+    )
   },
   BY_PULL,
 )
