@@ -1,4 +1,4 @@
-import { emptyBench } from '../../core/records/emptyBench'
+import { newBench } from './newBench'
 import { noTables, type Tables } from '../../core/records/tables'
 import { browserCells, databaseNames, dropDatabase } from './browserCells'
 import type { Cells } from './cells'
@@ -135,7 +135,7 @@ async function whileAdding(id: string, work: () => Promise<void>): Promise<void>
 }
 
 export const addEmptyBench = (name: string): Promise<string> =>
-  addBench({ ...noTables(), bench: [emptyBench(NEW_BENCH, name, now())] })
+  addBench({ ...noTables(), bench: [newBench(NEW_BENCH, name, now())] })
 
 /** On the list a bench is called what it calls itself: renamed, undone, or renamed in another tab. */
 export async function listAs(id: string, name: string): Promise<void> {

@@ -4,7 +4,7 @@ import { writeBenchFile } from '../../core/formats/writeBenchFile'
 import { CodedError } from '../../core/errors'
 import { sayError } from '../../core/messages'
 import type { Bench } from '../../core/records/bench'
-import { emptyBench } from '../../core/records/emptyBench'
+import { newBench } from './newBench'
 import { sameRecord, type Change, type Entry } from '../../core/records/entry'
 import { isOthers } from '../../core/records/together/owners'
 import { mergeEdit, withMine, type Clash } from '../../core/records/merge'
@@ -149,7 +149,7 @@ export const useBench = defineStore('bench', () => {
       ...cells,
       run: (mode, work) => (reason && mode === 'write' ? Promise.reject(new Error(reason)) : cells.run(mode, work)),
     }
-    const content = tables ?? { ...noTables(), bench: [emptyBench('memory', 'My bench', now())] }
+    const content = tables ?? { ...noTables(), bench: [newBench('memory', 'My bench', now())] }
     await new BenchStorage(cells).create(content, newId())
     const ledger = ledgerOn(new BenchStorage(refusing), () => {})
     await ledger.open()

@@ -192,6 +192,11 @@ describe('the printed coupon', () => {
     expect([span(0), span(1)].map((mm) => Math.round(mm * 100) / 100)).toEqual([20, 3])
     expect(pairFor([{ test: 'tension', size: { areaMm2: 400 } }]).coupon.bondMm).toEqual([20, 20])
     expect(pairFor([{ test: 'tension', size: { widthMm: 30, overlapMm: 10 } }]).coupon.bondMm).toEqual([30, 10])
+    // A said area goes before sides that stand beside it.
+    expect(pairFor([{ test: 'tension', size: { areaMm2: 400, widthMm: 30, overlapMm: 10 } }]).coupon.bondMm).toEqual([
+      20, 20,
+    ])
+    expect(pairFor([{ test: 'tension', size: { widthMm: 30 } }]).coupon.bondMm[0]).not.toBe(30)
     expect(pairFor([{ test: 'torsion-rect', size: { widthMm: 12, thicknessMm: 4 } }]).coupon.bondMm).toEqual([12, 4])
     expect(pairFor([{ test: 'lap-shear', size: {} }])).toMatchObject({ coupon: { bondMm: [8, 8] }, test: null })
   })

@@ -20,5 +20,22 @@ describe('dabs of a fast glue', () => {
       dabs.slice(i + 1).forEach((q) => expect(Math.hypot(p.xMm - q.xMm, p.yMm - q.yMm)).toBeGreaterThan(diameterMm)),
     )
   })
+  it.each([
+    // Two rows from 12 mm on; rows stand in by a twentieth of the width, 1.5 mm at most.
+    [11.9, 40, 1, 11.9 / 20],
+    [12, 40, 2, 0.6],
+    [20, 40, 2, 1],
+    [60, 40, 2, 1.5],
+  ])('on %d × %d mm lie in %d rows', (widthMm, lengthMm, rows, inMm) => {
+    const { dabs, diameterMm } = dabLayout(widthMm, lengthMm)
+    expect(new Set(dabs.map(({ yMm }) => yMm)).size).toBe(rows)
+    expect(Math.min(...dabs.map(({ xMm }) => xMm))).toBeCloseTo(diameterMm / 2 + inMm, 9)
+    expect(Math.min(...dabs.map(({ yMm }) => yMm))).toBeCloseTo(rows === 1 ? widthMm / 2 : diameterMm / 2 + inMm, 9)
+  })
+  it.each([
+    [80, 2],
+    [81, 3],
+    [161, 4],
+  ])('along %d mm stand %d', (lengthMm, along) => expect(dabLayout(20, lengthMm).dabs).toHaveLength(2 * along))
   it('holds a long side down between its corners', () => expect(dabLayout(20, 170).dabs).toHaveLength(8))
 })

@@ -25,4 +25,6 @@ export function couponDepthMm(test: TestId, size: CouponSize, taped = false): nu
 
 /** A coupon dries and cures like the joint when its depth lies this near to the joint's. */
 const LIKE_THE_JOINT = 0.1
-export const asDeep = (depthMm: number, jointMm: number): boolean => Math.abs(depthMm / jointMm - 1) <= LIKE_THE_JOINT
+// A tenth more exactly counts as like it, whatever the rounding of the division makes of it.
+export const asDeep = (depthMm: number, jointMm: number): boolean =>
+  Math.abs(depthMm - jointMm) <= LIKE_THE_JOINT * jointMm * (1 + 1e-9)

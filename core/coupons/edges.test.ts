@@ -6,6 +6,7 @@ import { nest, packed, settings } from './nest'
 import { peel } from './peelSize'
 import { down, gaugeTrouble, tornAtTheBond } from './plan'
 import { printedCoupon } from './printedCoupon'
+import { tension } from './spotSize'
 import { couponHalf, stlOfPair, trianglesOf } from './stl'
 
 const side = (name: 'a' | 'b', id: string, thicknessMm: number): Side => ({
@@ -109,6 +110,45 @@ describe('a peel by hand', () => {
   })
 })
 
+describe('a straight pull by hand', () => {
+  const tensile = materialClassOf('foam-xps').tensileMPa
+  const foam: [Side, Side] = [side('a', 'foam-xps', 20), side('b', 'metal', 3)]
+  it('is a spot whose load the block carries, with 0.7 of it, masked where it is smaller than the block', () => {
+    // (spot / 25)² = 0.7 · σ / τ: a quarter is a spot of 12.5 mm.
+    const made = tension(foam, bond(0.1, 4 * 0.7 * tensile), 25, wide)
+    expect(made).toMatchObject({ possible: true, widthMm: 25, overlapMm: 12.5 })
+    expect(made.expectedN![0]).toBeCloseTo(12.5 ** 2 * 0.1, 9)
+    expect(made.expectedN![1]).toBeCloseTo(12.5 ** 2 * 4 * 0.7 * tensile, 9)
+    expect(made.advice.join()).toMatch(/^Glue a square spot of 12\.5 mm on a block of 25 mm/)
+  })
+  it('is the whole block where that carries it, and then is backed', () => {
+    const made = tension(foam, bond(0.01, 0.7 * tensile * 0.99), 20, wide)
+    expect(made).toMatchObject({ possible: true, overlapMm: 20 })
+    expect(made.advice.join()).toMatch(/^Back soft parts/)
+  })
+  it('is as small as the gauge’s end asks, and no smaller than 3 mm', () => {
+    expect(tension(foam, bond(0.1, 0.5), 25, [0, 50]).overlapMm).toBe(10)
+    // 3 mm of 0.5 MPa are 4.5 N: read to 4.5, not to 4.4.
+    expect(tension(foam, bond(0.1, 0.5), 25, [0, 4.5])).toMatchObject({ possible: true, overlapMm: 3 })
+    const over = tension(foam, bond(0.1, 0.5), 25, [0, 4.4])
+    expect(over).toMatchObject({ possible: false, weakest: 'bond', overlapMm: 3, expectedN: [0.9, 4.5] })
+    expect(over.advice.join()).toMatch(/The gauge ends at 5\.50 N/)
+    // The block of 25 mm at 0.1 MPa begins at 62.5 N.
+    expect(tension(foam, bond(0.1, 0.2), 25, [62.5, 1e6]).possible).toBe(true)
+    expect(tension(foam, bond(0.1, 0.2), 25, [63, 1e6])).toMatchObject({ possible: false, overlapMm: 25 })
+  })
+  it('is refused where the block tears before a spot of 3 mm', () => {
+    // (3 / 10)² = 0.09 of the block.
+    expect(tension(foam, bond(0.1, (0.7 * tensile) / 0.0899), 10, wide).possible).toBe(false)
+    expect(tension(foam, bond(0.1, (0.7 * tensile) / 0.0901), 10, wide)).toMatchObject({ possible: true, overlapMm: 3 })
+    expect(tension(foam, bond(0.1, (0.7 * tensile) / 0.05), 10, wide)).toMatchObject({
+      weakest: 'a',
+      overlapMm: 3,
+      widthMm: 10,
+    })
+  })
+})
+
 describe('nesting by hand', () => {
   const sheet = (widthMm: number, heightMm: number, count: number | null) => ({ widthMm, heightMm, count })
   const pieces = (widthMm: number, lengthMm: number, count: number) => ({ widthMm, lengthMm, count })
@@ -133,6 +173,30 @@ describe('nesting by hand', () => {
     expect(more.waste).toBeCloseTo(1 - 15000 / (5000 + 5000 + 6600), 9)
     // Two of the same offcut are two sheets; a third piece finds none.
     expect(nest([pieces(50, 100, 3)], [sheet(50, 100, 2)], 0, true)).toMatchObject({ left: 1 })
+  })
+  it('begins with the offcut that is used best wherever it lies in the list, passes over those too small', () => {
+    const tight = sheet(50, 100, 1)
+    const loose = sheet(80, 120, 1)
+    const tiny = sheet(10, 10, 5)
+    for (const own of [
+      [tight, loose, tiny],
+      [tiny, loose, tight],
+      [loose, tiny, tight],
+    ]) {
+      expect(nest([pieces(50, 100, 1)], own, 0, true).sheets.map(({ widthMm }) => widthMm)).toEqual([50])
+      // An offcut is used as often as it is there: the second piece lies on the other one, a third on none.
+      const three = nest([pieces(50, 100, 3)], own, 0, true)
+      expect(three.sheets.map(({ widthMm }) => widthMm)).toEqual([50, 80])
+      expect(three.left).toBe(1)
+    }
+  })
+  it('knows which of two sizes with a side in common still is to be cut', () => {
+    const wanted = [pieces(20, 50, 2), pieces(20, 70, 3), pieces(30, 70, 1)]
+    // The offcut takes the long ones, the bought sheets all that is left.
+    const { sheets, left } = nest(wanted, [sheet(60, 70, 1), sheet(40, 80, null)], 0, true)
+    const cut = sheets.flatMap((one) => one.pieces.map(({ widthMm, heightMm }) => `${widthMm} × ${heightMm}`))
+    expect(left).toBe(0)
+    expect(cut.sort()).toEqual(['20 × 50', '20 × 50', '20 × 70', '20 × 70', '20 × 70', '30 × 70'])
   })
   it('counts pieces of each size for themselves, and asks for nothing that is not wanted', () => {
     const both = nest([pieces(20, 30, 2), pieces(30, 20, 1)], [sheet(200, 200, 1)], 0, true)

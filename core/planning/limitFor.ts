@@ -1,32 +1,45 @@
 import type { CouponSize, TestId } from '../knowledge/testKinds'
-import { jointSize, requiredStrength, strengthPerN } from '../loads/requirement'
+import { jointSize, requiredLoad, requiredStrength, strengthPerN } from '../loads/requirement'
+import { forceWords, type ForceUnit } from '../quantities/force'
 import type { Brief } from '../records/joint'
 
 /**
- * A pass limit with what it stands on: the load that the brief says, or, where none was said, light handling (rules of
- * practice, light-load default): it is checked for that only, and says so.
+ * A pass limit with what it stands on: the load and size that the brief says, or, where one of them is open, a load
+ * that is taken (rules of practice, light-load default): it is checked for that only, and says so.
  */
 export interface Limit {
   limit: number
-  assumed: boolean
+  /** the load that is taken, N, and which of the brief's words is open; null where the limit is the brief's own */
+  assumed: { n: number; open: 'load' | 'size' } | null
 }
 
 /** A part of 100 g that is walked about: 0.1 kg × 9.81 × 2; a trim on a spot weighs 20 g. N */
-export const LIGHT_N = 2
-export const LIGHT_SPOT_N = 0.4
+const LIGHT_N = 2
+const LIGHT_SPOT_N = 0.4
 
 /**
- * The pass limit of a test, to three significant figures: more would claim what no bench can read.
+ * The pass limit of a test, to three significant figures: more would claim what no bench can read. What is open is
+ * taken: a load for light handling, and a said one never for less; a size as the coupon's.
  * @param size of the coupon, which stands in for what is open of the joint's own
  * @returns null for a test that weighs no load
  */
 export function limitFor(brief: Brief, test: TestId, size: CouponSize): Limit | null {
   const tidy = (n: number) => Number(n.toPrecision(3))
   const said = requiredStrength(brief, test)
-  if (said !== null) return { limit: tidy(said), assumed: false }
+  if (said !== null) return { limit: tidy(said), assumed: null }
   const joint = jointSize(brief)
   const known = Object.fromEntries(Object.entries(joint).filter(([, value]) => value != null))
   const perN = strengthPerN(brief, test, { ...size, ...known })
   if (perN === null) return null
-  return { limit: tidy(perN * (brief.geometry === 'point' ? LIGHT_SPOT_N : LIGHT_N)), assumed: true }
+  const load = requiredLoad(brief)?.n ?? 0
+  const n = Math.max(load, brief.geometry === 'point' ? LIGHT_SPOT_N : LIGHT_N)
+  return { limit: tidy(perN * n), assumed: { n, open: load > 0 ? 'size' : 'load' } }
 }
+
+/** What a limit that is not the brief's own stands on, and what would change that. */
+export const assumedWords = ({ n, open }: NonNullable<Limit['assumed']>, unit: ForceUnit): string =>
+  open === 'load'
+    ? `No weight was said. Light handling is taken, ${forceWords(n, unit)}: say the weight on Ask for a limit of ` +
+      'your own.'
+    : `The joint’s own size was not said. The coupon’s stands in for it, under ${forceWords(n, unit)}: say the size ` +
+      'on Ask for a limit of your own.'

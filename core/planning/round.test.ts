@@ -10,7 +10,7 @@ import { differences, differenceWords, varied } from './difference'
 import { limitLocked, limitOf, withLimit } from './limits'
 import { otherParts, recipe } from './mix'
 import { needsOf, PULL_MIN, type NeedOf } from './needs'
-import { limitFor } from './limitFor'
+import { assumedWords, limitFor } from './limitFor'
 import { anotherArm, newArm, PROOF_FACTOR, sidesOf, usualExposure, usualSize } from './newArm'
 import { handsOnMinutes, HOLD_BY_HAND_S } from './steps'
 import { usualSteps } from './draft/usual'
@@ -67,8 +67,19 @@ describe('an arm', () => {
     // 100 g walked about, 2 N over 240 mm²; a trim on a spot, 0.4 N.
     const unsaid = { ...brief, weightKg: null }
     expect(newArm(unsaid, 'a1', 'lap-shear', 7)).toMatchObject({ passLimit: 0.00833, passSetAt: 7 })
-    expect(limitFor(unsaid, 'lap-shear', {})).toEqual({ limit: 0.00833, assumed: true })
-    expect(limitFor(brief, 'lap-shear', {})).toEqual({ limit: 0.0409, assumed: false })
+    expect(limitFor(unsaid, 'lap-shear', {})).toEqual({ limit: 0.00833, assumed: { n: 2, open: 'load' } })
+    expect(limitFor(brief, 'lap-shear', {})).toEqual({ limit: 0.0409, assumed: null })
+    // The weight is said and the size is not: the coupon's stands in, under light handling at least.
+    const open = { ...brief, widthMm: null }
+    const strip = { widthMm: 25 }
+    expect(limitFor(open, 't-peel', strip)).toEqual({ limit: 0.392, assumed: { n: 9.80665, open: 'size' } })
+    expect(limitFor({ ...open, weightKg: 0.04 }, 't-peel', strip)).toEqual({
+      limit: 0.08,
+      assumed: { n: 2, open: 'size' },
+    })
+    expect(limitFor({ ...open, weightKg: 0 }, 't-peel', strip)?.assumed).toEqual({ n: 2, open: 'load' })
+    expect(assumedWords({ n: 2, open: 'load' }, 'N')).toMatch(/^No weight was said\. Light handling is taken, 2\.00 N:/)
+    expect(assumedWords({ n: 9.80665, open: 'size' }, 'kgf')).toMatch(/size was not said.* under 1\.00 kgf:/)
     expect(newArm({ ...unsaid, geometry: 'point' }, 'a1', 'lap-shear', 7).passLimit).toBe(0.00167)
     expect(newArm(unsaid, 'a1', 'bend', 7)).toMatchObject({ passLimit: null, passSetAt: null })
     expect(newArm(brief, 'a1', 'lap-shear', 7, heat).exposure).toEqual(heat)

@@ -28,9 +28,7 @@ function advised(
 describe('why a step stands there', () => {
   it('is the reason of the advice that it answers', () => {
     const why = advised('contact-solvent', 'felt')
-    expect(why('wait')).toEqual([
-      'Wait 10 min to 40 min before closing: too early traps solvent, too late gives no grab.',
-    ])
+    expect(why('wait')).toEqual(['Wait 10 to 40 min before closing: too early traps solvent, too late gives no grab.'])
     expect(why('coat')[0]).toMatch(/^Let a first coat soak into side A/)
   })
   it('is the glue’s usual way, where the advice asks for nothing', () => {

@@ -36,6 +36,7 @@ const findings = computed(() => {
   const { brief, a, b, room } = setting.value
   return whateverTheGlue(families.map((family) => screen(situationOf(brief, a, b, family, { room }))))
 })
+const ofAll = computed(() => findings.value.every((finding) => finding.families === families.length))
 const refusal = computed(() => refusalFor(joint.value.brief.stakes))
 
 const name = ref(joint.value.name)
@@ -95,9 +96,12 @@ watch(
     </div>
     <p v-if="refusal" class="refusal fails" role="status">{{ refusal }}</p>
     <section v-else-if="findings.length" class="whatever" aria-labelledby="whatever">
-      <h2 id="whatever">Whatever the glue</h2>
+      <h2 id="whatever">{{ ofAll ? 'Whatever the glue' : 'With most glues' }}</h2>
       <ul>
-        <li v-for="finding in findings" :key="finding.rule">{{ finding.text }}</li>
+        <li v-for="finding in findings" :key="finding.text">
+          {{ finding.text }}
+          <span v-if="!ofAll" class="mute">{{ finding.families }} of {{ families.length }} families.</span>
+        </li>
       </ul>
     </section>
     <NextWord :words="openWords" />

@@ -61,6 +61,10 @@ describe('whatever the glue', () => {
   it('says what the joint itself asks for, the gravest first', () => {
     const found = whateverTheGlue(all(painted)).map(({ rule, verdict }) => `${rule} ${verdict}`)
     expect(found).toEqual(['paint-is-weak-layer caution', 'patch-margin note'])
+    // Of how many it is said, counted by hand: the margin of every one, the weak layer not of what stays clear of it.
+    const screened = all(painted)
+    for (const { text, families: said } of whateverTheGlue(screened))
+      expect(said).toBe(screened.filter(({ reasons }) => reasons.some((one) => one.text === text)).length)
   })
   it('leaves out what is about some glues only', () => {
     const found = whateverTheGlue(all({ heatC: 60 })).map(({ rule }) => rule)

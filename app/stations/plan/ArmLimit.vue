@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { formulaOf, sizeNames, testKinds, type SizeKey } from '../../../core/knowledge/testKinds'
 import { jointSize, requiredLoad, requiredStrength } from '../../../core/loads/requirement'
-import { LIGHT_N, LIGHT_SPOT_N, limitFor } from '../../../core/planning/limitFor'
+import { assumedWords, limitFor } from '../../../core/planning/limitFor'
 import { limitWords } from '../../../core/planning/limitMeans'
 import { inBetterUnit, measured } from '../../../core/quantities/betterUnit'
 import { digitsOf } from '../../../core/quantities/figure'
@@ -10,7 +10,6 @@ import { parseResult } from '../../../core/readings/parseResult'
 import type { Brief } from '../../../core/records/joint'
 import type { Arm, Round } from '../../../core/records/round'
 import { stampNow, useMinute } from '../../bench/clock'
-import { useForce } from '../../bench/force'
 import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
@@ -24,7 +23,6 @@ import ProblemLine from '../../look/ProblemLine.vue'
 /** What counts as a pass, set before the first pull; afterwards a change is kept as a late one. */
 const props = defineProps<{ view: JointView; round: Round; arm: Arm }>()
 const bench = useBench()
-const force = useForce()
 const now = useMinute()
 const kind = computed(() => testKinds[props.arm.test])
 const { attempt } = useAttempt()
@@ -73,12 +71,10 @@ function sizesOf(brief: Brief): string[] {
     real[key] == null ? [] : [`${sizeNames[key].symbol} = ${figure(real[key])} ${sizeNames[key].unit}`],
   )
 }
-/** The load of light handling, where the limit stands on it alone; N. */
-const light = computed(() => {
-  const { brief } = props.view.joint
-  const found = limitFor(brief, props.arm.test, props.arm.size)
-  if (!found?.assumed || found.limit !== props.arm.passLimit) return null
-  return brief.geometry === 'point' ? LIGHT_SPOT_N : LIGHT_N
+/** What the limit stands on, where that is no word of the brief; null where it does, or where it is the maker's own. */
+const assumed = computed(() => {
+  const found = limitFor(props.view.joint.brief, props.arm.test, props.arm.size)
+  return found?.limit === props.arm.passLimit ? found.assumed : null
 })
 function whyLimit(): Explanation {
   const { brief } = props.view.joint
@@ -89,7 +85,7 @@ function whyLimit(): Explanation {
     lines: [
       'What counts as a pass is set before the first pull, so that no result can bend it.',
       strength === null
-        ? 'Load or size of the real joint is open, so no limit follows from the brief: set your own.'
+        ? 'Load or size of the real joint is open, so what stands here is taken, not the brief’s: set your own.'
         : 'From the brief: the required load over the real bonded size.',
     ],
     formula:
@@ -130,9 +126,7 @@ function whyLimit(): Explanation {
       />
     </div>
     <p v-if="means" class="small num">{{ means }}</p>
-    <p v-if="light" class="small careful">
-      No weight was said. Light handling is taken, {{ force(light) }}: say the weight on Ask for a limit of your own.
-    </p>
+    <p v-if="assumed" class="small careful">{{ assumedWords(assumed, bench.bench?.gauge.unit ?? 'N') }}</p>
     <template v-if="locked">
       <p class="mute small">
         Locked at the first pull<template v-if="arm.passSetAt">; set {{ momentName(arm.passSetAt, now) }}</template

@@ -68,7 +68,7 @@ describe('the plan of a joint', () => {
     const mounted = await planOf()
     const card = mounted.wrapper.find('[data-letter="B"]')
     expect(card.find('.chain').text()).toMatch(/another coat.*wait\s*12 to 46 min.*cure\s*5\.8 days/)
-    expect(card.text()).toMatch(/Wait 12 min to 46 min before closing: too early traps solvent/)
+    expect(card.text()).toMatch(/Wait 12 to 46 min before closing: too early traps solvent/)
     expect(card.text()).toMatch(/Full cure 5 days, 1\.15 times that in this room, 17 °C and 58 %/)
     mounted.wrapper.unmount()
   })
