@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref, shallowRef } from 'vue'
-import { parseNumber, parseQuantity } from '../../core/quantities/parse'
+import { parseQuantity } from '../../core/quantities/parse'
+import { parseNumber } from '../../core/quantities/parseNumber'
 import type { Bench } from '../../core/records/bench'
 import { stampNow } from '../bench/clock'
 import { editOf, useBench } from '../bench/store'

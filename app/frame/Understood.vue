@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { digitsOf } from '../../core/quantities/figure'
-import { understood } from '../../core/quantities/parse'
+import { understood } from '../../core/quantities/parseNumber'
 
 /** Beside a field in which a number can be read in two ways: how it is read here. */
 const field = shallowRef<HTMLInputElement | null>(null)

@@ -1,5 +1,6 @@
 import { CodedError } from '../../core/errors'
-import { parseNumber, parseQuantity } from '../../core/quantities/parse'
+import { parseQuantity } from '../../core/quantities/parse'
+import { parseNumber } from '../../core/quantities/parseNumber'
 import { waterWeightN } from '../../core/readings/gaugeCheck'
 import { findUnit, knownUnits } from '../../core/quantities/units'
 import { plainLines, type Instrument, type LineProtocol } from '../../core/records/instrument'

@@ -1,4 +1,5 @@
-import { called, is, type Situation, someFace } from '../situation/situation'
+import type { Situation } from '../situation/situation'
+import { called, is, someFace } from '../situation/about'
 
 interface Combination {
   id: string

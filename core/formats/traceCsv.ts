@@ -1,5 +1,6 @@
 import { CodedError } from '../errors'
-import { asUnit, parseNumber } from '../quantities/parse'
+import { asUnit } from '../quantities/parse'
+import { parseNumber } from '../quantities/parseNumber'
 import { toInside } from '../quantities/units'
 import type { TracePoint } from '../readings/trace'
 

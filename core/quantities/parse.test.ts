@@ -5,7 +5,8 @@ import { sayError } from '../messages'
 import { parseMoney } from './parseMoney'
 import { showMoney } from './money'
 import { digitsOf } from './figure'
-import { parseNumber, parseQuantity, parseSeconds } from './parse'
+import { parseQuantity, parseSeconds } from './parse'
+import { parseNumber } from './parseNumber'
 import { fromInside, knownUnits, toInside, type Dimension } from './units'
 
 const inside = (text: string, dimension: Dimension, fallback?: string) =>

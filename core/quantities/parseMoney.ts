@@ -1,4 +1,4 @@
-import { parseNumber } from './parse'
+import { parseNumber } from './parseNumber'
 
 /** A currency before or after the amount: a sign, three capitals such as EUR, or a usual short word. */
 const CURRENCY = String.raw`(?:\p{Sc}|[A-Z]{3}|kr\.?|zł|Kč|Fr\.?)`

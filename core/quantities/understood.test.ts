@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { parseNumber } from './parse'
-import { understood } from './parse'
+import { parseNumber } from './parseNumber'
+import { understood } from './parseNumber'
 
 describe('a number that can be read in two ways', () => {
   it.each([

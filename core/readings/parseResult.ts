@@ -1,6 +1,7 @@
 import { CodedError } from '../errors'
 import { figureOf } from '../quantities/figure'
-import { parseNumber, parseQuantity } from '../quantities/parse'
+import { parseQuantity } from '../quantities/parse'
+import { parseNumber } from '../quantities/parseNumber'
 import { testKinds, type TestId } from '../knowledge/testKinds'
 
 /** A limit below this passes whatever can be read. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { traceFromRows } from '../formats/traceCsv'
 import { normalDraw, seededRandom } from '../planning/random'
-import { findPull, LivePull, TOO_FAST_N_S } from './pull'
+import { findPull, TOO_FAST_N_S } from './pull'
+import { LivePull } from './livePull'
 import { steadyPeelN, type TracePoint } from './trace'
 
 interface Trace {

@@ -1,5 +1,6 @@
 import { CodedError } from '../errors'
 import type { TracePoint } from './trace'
+import { line, calmed, noiseOf, restOf } from './signal'
 
 /** Faster than this a pull is a jerk: it reads too high, N/s (methods.md 1). */
 export const TOO_FAST_N_S = 50
@@ -12,9 +13,7 @@ const SLIP_SHARE = 0.12
 /** The straight part of the rise: between these shares of the peak. */
 const STRAIGHT = [0.2, 0.6] as const
 /** Rate over so long, s: a single noisy sample is no jerk. */
-const RATE_S = 0.25
-/** Rest before the pull that its drift is seen in, samples at least. */
-const REST = 4
+export const RATE_S = 0.25
 /** Samples nearer to the gauge’s limit than this share mean that it may have been more. */
 const AT_LIMIT = 0.999
 
@@ -39,86 +38,6 @@ export interface PullFound {
   /** the gauge reached its limit: the load is “at least” */
   atLimit: boolean
 }
-
-const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length
-
-/** Straight line by least squares: value at 0 and slope. */
-function line(xs: readonly number[], ys: readonly number[]): { at0: number; slope: number } {
-  const [mx, my] = [mean(xs), mean(ys)]
-  let [xx, xy] = [0, 0]
-  xs.forEach((x, i) => {
-    xx += (x - mx) ** 2
-    xy += (x - mx) * (ys[i]! - my)
-  })
-  const slope = xx > 0 ? xy / xx : 0
-  return { at0: my - slope * mx, slope }
-}
-
-/** The middle of three: one wild sample is no load. */
-function calmed(values: readonly number[]): number[] {
-  return values.map((value, i) => {
-    const three = [values[i - 1] ?? value, value, values[i + 1] ?? value].sort((x, y) => x - y)
-    return three[1]!
-  })
-}
-
-/** The scatter of a gauge from sample to sample: the middle one of the steps between neighbours, as σ. */
-function noiseOf(values: readonly number[]): number {
-  const steps = values.slice(1).map((value, i) => Math.abs(value - values[i]!))
-  steps.sort((x, y) => x - y)
-  // The median of |x − y| of two normal draws is 0.954 σ.
-  return (steps[Math.floor(steps.length / 2)] ?? 0) / 0.954
-}
-
-/** How far the samples at one end stay where they were: as long as the next few lie on the line of those before. */
-function still(xs: readonly number[], ys: readonly number[], noise: number, most: number): number {
-  const give = 4 * (noise / Math.sqrt(AHEAD)) + 0.001 * most
-  // The line through the first n, kept up with each sample: a gauge may lie at rest for minutes (Welford 1962).
-  let [mx, my, xx, xy] = [0, 0, 0, 0]
-  let n = 0
-  for (; n + AHEAD <= ys.length; n++) {
-    if (n >= 2 * REST) {
-      const slope = xx > 0 ? xy / xx : 0
-      const ahead = mean(ys.slice(n, n + AHEAD)) - (my + slope * (mean(xs.slice(n, n + AHEAD)) - mx))
-      if (Math.abs(ahead) > give) break
-    }
-    const off = xs[n]! - mx
-    mx += off / (n + 1)
-    my += (ys[n]! - my) / (n + 1)
-    xx += off * (xs[n]! - mx)
-    xy += off * (ys[n]! - my)
-  }
-  return n + AHEAD > ys.length ? 0 : n
-}
-const AHEAD = 5
-
-/**
- * What the gauge shows with nothing on it, over time: the rest before the pull, and the rest after it where there is
- * one, tell its drift; a slope within the noise of the first alone is none.
- */
-function restOf(xs: readonly number[], ys: readonly number[], noise: number): (s: number) => number {
-  const most = Math.max(...ys)
-  const n = still(xs, ys, noise, most)
-  const level = n >= REST ? mean(ys.slice(0, n)) : 0
-  // What begins under load has no rest.
-  if (n < REST || level > 0.3 * most) return () => 0
-  const from = mean(xs.slice(0, n))
-  const [xr, yr] = [xs.slice(-TAIL), ys.slice(-TAIL)]
-  const after = line(xr, yr)
-  const tail = yr.every((y, i) => Math.abs(y - after.at0 - after.slope * xr[i]!) < 5 * noise + 0.001 * most)
-  const steep = (0.05 * most) / (xs.at(-1)! - xs[0]!) + (4 * noise * Math.sqrt(12 / TAIL)) / (xr.at(-1)! - xr[0]!)
-  if (tail && mean(yr) < level + 0.1 * (most - level) && Math.abs(after.slope) < steep) {
-    const slope = (mean(yr) - level) / (mean(xr) - from)
-    return (s) => level + slope * (s - from)
-  }
-  const { at0, slope } = line(xs.slice(0, n), ys.slice(0, n))
-  const span = xs[n - 1]! - xs[0]!
-  // The slope’s own deviation, of n even samples.
-  const doubt = (noise * Math.sqrt(12 / n)) / Math.max(span, 1e-9)
-  return n >= TAIL && Math.abs(slope) > 5 * doubt ? (s) => at0 + slope * s : () => level
-}
-/** Samples at the end that show what is left on the gauge. */
-const TAIL = 16
 
 /**
  * Finds the pull in what a gauge wrote: the rest before it with its drift, the start, the peak, the drop, slips on the
@@ -218,45 +137,4 @@ function slipsOf(rise: readonly number[]): number {
     }
   }
   return slips
-}
-
-/** Samples that come one by one while a coupon is pulled: what is shown, and when it is over. */
-export class LivePull {
-  readonly points: TracePoint[] = []
-  peakN = 0
-  nowN = 0
-  /** N/s over the last quarter of a second */
-  rateNPerS = 0
-  /** how fast it was at the fastest, N/s */
-  fastestNPerS = 0
-  overload = false
-  private zero = 0
-
-  /** What it shows now counts as nothing. */
-  tare(): void {
-    this.zero += this.nowN
-    this.nowN = 0
-    this.clear()
-  }
-  clear(): void {
-    this.points.length = 0
-    this.peakN = this.rateNPerS = this.fastestNPerS = 0
-    this.overload = false
-  }
-
-  take({ s, n, mm }: TracePoint): void {
-    this.nowN = n - this.zero
-    this.points.push({ s, n: this.nowN, mm })
-    this.peakN = Math.max(this.peakN, this.nowN)
-    let from = this.points.length - 1
-    while (from > 0 && s - this.points[from]!.s < RATE_S) from -= 1
-    const before = this.points[from]!
-    this.rateNPerS = s > before.s ? (this.nowN - before.n) / (s - before.s) : 0
-    if (this.nowN > 0.1 * this.peakN) this.fastestNPerS = Math.max(this.fastestNPerS, this.rateNPerS)
-  }
-
-  /** It carried something, and that is gone. @param leastN what counts as carrying at all: some steps of the gauge */
-  isOver(leastN: number): boolean {
-    return this.peakN > leastN && this.nowN < 0.2 * this.peakN
-  }
 }

@@ -1,7 +1,8 @@
 import { typicalStrength, type TypicalStrength } from '../knowledge/strengths'
 import { motionFactor } from '../knowledge/vocabulary'
 import { measuredAlike } from '../quantities/betterUnit'
-import { has, is, loaded, type Situation } from '../situation/situation'
+import type { Situation } from '../situation/situation'
+import { has, is, loaded } from '../situation/about'
 import { isCa, isPaper, isPressure } from './rules/kinds'
 
 /** What a weak joint, one in twenty, is likely to hold, and what it meets; both in the same unit. */

@@ -1,6 +1,7 @@
 import type { MaterialClass } from '../knowledge/materials'
 import { undoOf, type UndoWay } from '../knowledge/undo'
-import { called, is, type Situation, someFace } from '../situation/situation'
+import type { Situation } from '../situation/situation'
+import { called, is, someFace } from '../situation/about'
 
 /** What the tables' sensitiveTo does not name. */
 const solventHarms: Record<string, (material: MaterialClass, state: string | null) => boolean> = {

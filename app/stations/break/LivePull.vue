@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { formulaOf, type TestId } from '../../../core/knowledge/testKinds'
-import { findPull, LivePull, TOO_FAST_N_S } from '../../../core/readings/pull'
+import { findPull, TOO_FAST_N_S } from '../../../core/readings/pull'
+import { LivePull } from '../../../core/readings/livePull'
 import { measured } from '../../../core/quantities/betterUnit'
 import { plainLines, type Instrument } from '../../../core/records/instrument'
 import { now } from '../../bench/clock'

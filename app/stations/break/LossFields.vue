@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { update } from '../../../core/records/entry'
 import type { Coupon } from '../../../core/records/coupon'
-import { parseNumber } from '../../../core/quantities/parse'
+import { parseNumber } from '../../../core/quantities/parseNumber'
 import { stampNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'
 import type { PullForm } from './pullForm'

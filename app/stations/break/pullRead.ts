@@ -1,6 +1,7 @@
 import { CodedError } from '../../../core/errors'
 import type { Direction } from '../../../core/knowledge/directions'
-import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
+import { parseQuantity } from '../../../core/quantities/parse'
+import { parseNumber } from '../../../core/quantities/parseNumber'
 import { places } from '../../../core/readings/datum'
 import { lightestOf } from '../../../core/readings/lightest'
 import { rungInterval } from '../../../core/readings/hands'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { CodedError } from '../../../core/errors'
-import { parseNumber } from '../../../core/quantities/parse'
+import { parseNumber } from '../../../core/quantities/parseNumber'
 import { parseHours, sayHours } from '../../../core/schedule/hours'
 import type { Shop } from '../../../core/records/shop'
 import { editOf, useBench } from '../../bench/store'

@@ -1,5 +1,5 @@
 import { CodedError } from '../../../core/errors'
-import { parseNumber } from '../../../core/quantities/parse'
+import { parseNumber } from '../../../core/quantities/parseNumber'
 import { update } from '../../../core/records/entry'
 import type { Decision } from '../../../core/records/decision'
 import type { Procedure } from '../../../core/records/procedure'

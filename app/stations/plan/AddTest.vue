@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { parseNumber, parseQuantity, parseSeconds } from '../../../core/quantities/parse'
+import { parseQuantity, parseSeconds } from '../../../core/quantities/parse'
+import { parseNumber } from '../../../core/quantities/parseNumber'
 import { capital } from '../../look/figures'
 import { exposureKinds, exposureRows, exposureWords, type ExposureKind } from '../../../core/knowledge/exposures'
 import { testIds, testKinds, testsFor, type TestId } from '../../../core/knowledge/testKinds'

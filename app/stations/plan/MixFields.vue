@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { recipe } from '../../../core/planning/mix'
-import { parseNumber, parseQuantity } from '../../../core/quantities/parse'
+import { parseQuantity } from '../../../core/quantities/parse'
+import { parseNumber } from '../../../core/quantities/parseNumber'
 import type { Procedure } from '../../../core/records/procedure'
 import { CodedError } from '../../../core/errors'
 import { figure } from '../../look/figures'

@@ -23,7 +23,7 @@ const emit = defineEmits<{ plan: [] }>()
         <dd class="num">{{ figure(hours) }} h</dd>
       </div>
       <div>
-        <dt>if begun now, pulled</dt>
+        <dt>if begun now, pulled from</dt>
         <dd class="num">{{ ready }}</dd>
       </div>
     </dl>

@@ -1,6 +1,7 @@
 import { coverS } from '../../screening/rules/cover'
 import { patchMarginMm } from '../../screening/rules/shape'
-import { has, someFace, type Face, type Situation } from '../../situation/situation'
+import type { Face, Situation } from '../../situation/situation'
+import { has, someFace } from '../../situation/about'
 import { POT_SHARE } from '../mixing'
 import type { Reason } from '../../screening/reason'
 import type { Demand, Slot } from './slots'
@@ -196,57 +197,6 @@ export const answers: Readonly<Record<string, Answer>> = {
           .filter(({ material }) => material && reason.text.toLowerCase().includes(material.name.toLowerCase()))
           .map((face) => ({ at: prepare(face), text: `Scuff side ${face.side} matt and wipe it` }))
       : null,
-}
-
-/** Reasons that no step answers, by what does: another glue, the joint itself, a word that is open, care, time. */
-export const notByStep: Readonly<Record<string, 'glue' | 'joint' | 'word' | 'care' | 'time' | 'praise'>> = {
-  'isocyanate-users': 'care',
-  'sensitiser-users': 'care',
-  'child-use': 'care',
-  'dust-of-sanding': 'care',
-  'heat-cut-fume': 'care',
-  'family-unknown': 'word',
-  'rigid-in-peel-or-cleavage': 'glue',
-  'hangs-in-peel': 'joint',
-  'life-safety': 'joint',
-  'not-for-skin-or-mouth': 'joint',
-  'vinyl-plasticiser': 'glue',
-  'weld-needs-soluble-plastic': 'glue',
-  'paper-yellow-acid': 'glue',
-  'not-ready-in-time': 'time',
-  'not-handled-in-time': 'time',
-  'slow-for-so-many': 'time',
-  'slow-for-a-mend': 'time',
-  'porous-with-water-borne': 'praise',
-  'contact-for-flexible-sheets': 'praise',
-  'weld-like-to-like': 'praise',
-  'structural-for-hard-faces': 'praise',
-  'contact-one-face-only': 'glue',
-  'expansion-in-closed-shell': 'glue',
-  'non-stick-surface': 'joint',
-  'water-glue-on-sealed-faces': 'glue',
-  'too-hot-for-glue': 'glue',
-  'part-softens-first': 'joint',
-  'heat-forming-after-gluing': 'time',
-  'too-cold': 'glue',
-  'steady-load-creep': 'joint',
-  'water-too-much': 'glue',
-  'water-on-glass-and-metal': 'glue',
-  'yellows-in-view': 'glue',
-  'rigid-on-flexing': 'glue',
-  'elastic-where-stiff': 'glue',
-  'unlike-expansion': 'joint',
-  'line-shows': 'glue',
-  'temporary-needs-release': 'glue',
-  'temporary-used-as-permanent': 'glue',
-  'dearer-than-said': 'glue',
-  'helper-without-effect': 'glue',
-  use: 'praise',
-  strength: 'joint',
-  'lay-flat': 'glue',
-  'own-correction': 'praise',
-  'label-says': 'praise',
-  'label-warns': 'care',
 }
 
 const list = (found: ReturnType<Answer>): Demand[] => (found === null ? [] : Array.isArray(found) ? found : [found])

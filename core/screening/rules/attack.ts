@@ -1,5 +1,5 @@
 import { block, BY_SCRAP, caution, note, push, type Rule, rule, worseOf } from '../rule'
-import { atStart, attacks, bothFaces, called, has, is, someFace, withTrait } from '../../situation/situation'
+import { atStart, attacks, bothFaces, called, has, is, someFace, withTrait } from '../../situation/about'
 import { isCa, isPlainHotmelt, isPressure, isWeld, soluble, solventBorne, styreneFoam } from './kinds'
 
 const styreneFoamAttacked = rule(

@@ -1,5 +1,5 @@
 import { block, caution, note, push, type Rule, rule } from '../rule'
-import { needs } from '../../situation/situation'
+import { needs } from '../../situation/about'
 import { durationWords, windowWords } from '../../quantities/durations'
 import { coverS } from './cover'
 import { graded } from './scale'

@@ -1,7 +1,8 @@
 import { figureOf } from '../../quantities/figure'
 import { showMoney } from '../../quantities/money'
 import { caution, note, push, type Rule, rule } from '../rule'
-import { glueGrams, has, inView, someFace, thicknessOf } from '../../situation/situation'
+import { glueGrams } from '../../situation/situation'
+import { has, inView, someFace, thicknessOf } from '../../situation/about'
 import { isHotmelt, isPressure, isSilicone } from './kinds'
 import { harmOfUndoing, waysToUndo } from '../undoing'
 

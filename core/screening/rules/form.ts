@@ -1,7 +1,7 @@
 import type { MaterialClass } from '../../knowledge/materials'
 import { gapLimit } from '../../knowledge/practice'
 import { block, BY_PULL, caution, fit, note, push, type Rule, rule } from '../rule'
-import { attacks, bothFaces, called, has, is, needs, someFace, wetter, withTrait } from '../../situation/situation'
+import { attacks, bothFaces, called, has, is, needs, someFace, wetter, withTrait } from '../../situation/about'
 import { durationWords } from '../../quantities/durations'
 import { graded } from './scale'
 import {

@@ -1,7 +1,8 @@
 import type { MaterialClass } from '../../knowledge/materials'
 import { heatRises } from '../../knowledge/practice'
 import { block, BY_SCRAP, caution, HARM, note, push, type Rule, rule, worseOf } from '../rule'
-import { attacks, called, type Face, has, is, type Situation, someFace, thicknessOf } from '../../situation/situation'
+import type { Face, Situation } from '../../situation/situation'
+import { attacks, called, has, is, someFace, thicknessOf } from '../../situation/about'
 import {
   fumesWhenHot,
   isCa,

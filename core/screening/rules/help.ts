@@ -2,7 +2,8 @@ import { DAB_SHARE } from '../../coupons/dabs'
 import { figureOf } from '../../quantities/figure'
 import { familyOf } from '../../knowledge/families'
 import { block, caution, fit, note, type Rule, rule } from '../rule'
-import { type Dab, has, is, needs, type Situation, someFace } from '../../situation/situation'
+import type { Dab, Situation } from '../../situation/situation'
+import { has, is, needs, someFace } from '../../situation/about'
 import { isCa, isTextile, styreneFoam } from './kinds'
 
 /** What speaks against a dab glue on these faces; the same facts as its own rules, without calling them. */

@@ -1,6 +1,7 @@
 import { shareAfter } from '../../cure/cure'
 import { block, caution, note, push, type Rule, rule } from '../rule'
-import { loaded, type Situation } from '../../situation/situation'
+import type { Situation } from '../../situation/situation'
+import { loaded } from '../../situation/about'
 import { durationWords } from '../../quantities/durations'
 import { coverS } from './cover'
 import { graded } from './scale'

@@ -1,6 +1,6 @@
 import type { Family } from '../../knowledge/families'
 import type { MaterialClass } from '../../knowledge/materials'
-import { is } from '../../situation/situation'
+import { is } from '../../situation/about'
 
 /** Groups of materials and glues that several rules speak of. */
 export const styreneFoam = is('styrene-foam')

@@ -2,7 +2,8 @@ import type { LabelFact } from '../../knowledge/labelFactIds'
 import { declaredWords } from '../../knowledge/labelFactWords'
 import { block, caution, HARM, note, type Rule, rule } from '../rule'
 import { isPaper, styreneFoam } from './kinds'
-import { inView, is, loaded, type Situation, someFace } from '../../situation/situation'
+import type { Situation } from '../../situation/situation'
+import { inView, is, loaded, someFace } from '../../situation/about'
 
 /** Where what a label declares bears on the joint. */
 const bears: Record<LabelFact, (s: Situation) => boolean> = {

@@ -1,16 +1,7 @@
 import { wetLoadOf } from '../../knowledge/practice'
 import { BY_SCRAP, caution, note, push, type Rule, rule, worseOf } from '../rule'
-import {
-  attacks,
-  called,
-  has,
-  inView,
-  is,
-  type Situation,
-  someFace,
-  thicknessOf,
-  withTrait,
-} from '../../situation/situation'
+import type { Situation } from '../../situation/situation'
+import { attacks, called, has, inView, is, someFace, thicknessOf, withTrait } from '../../situation/about'
 import { isPaper, isTextile, solventBorne } from './kinds'
 import { graded } from './scale'
 

@@ -1,5 +1,5 @@
 import { caution, push, type Rule, rule } from '../rule'
-import { atStart, bothFaces, called, has, is, loaded, someFace, thicknessOf } from '../../situation/situation'
+import { atStart, bothFaces, called, has, is, loaded, someFace, thicknessOf } from '../../situation/about'
 import { stretchy } from './kinds'
 import { partFirst } from './partFirst'
 import { graded } from './scale'

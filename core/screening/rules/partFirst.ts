@@ -1,5 +1,6 @@
 import { typicalPairStrength } from '../../knowledge/strengths'
-import { loaded, type Situation } from '../../situation/situation'
+import type { Situation } from '../../situation/situation'
+import { loaded } from '../../situation/about'
 
 /** Where the bond is this many times what the part carries, the part gives way first. */
 const PART_FIRST = 1.15

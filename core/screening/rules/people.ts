@@ -1,5 +1,5 @@
 import { block, caution, HARM, note, push, type Rule, rule } from '../rule'
-import { has, hazardous, is, someFace } from '../../situation/situation'
+import { has, hazardous, is, someFace } from '../../situation/about'
 import { durationWords } from '../../quantities/durations'
 import { isPolyurethane, isPressure, isPrint, solventBorne } from './kinds'
 

@@ -1,6 +1,7 @@
 import { waterRank } from '../../knowledge/families'
 import { caution, type Finding, note, push, type Rule, rule } from '../rule'
-import { called, has, inView, is, loaded, type Situation, someFace, wetter } from '../../situation/situation'
+import type { Situation } from '../../situation/situation'
+import { called, has, inView, is, loaded, someFace, wetter } from '../../situation/about'
 import { isCa, isEpoxy, isPressure } from './kinds'
 import { graded } from './scale'
 

@@ -2,7 +2,8 @@ import { stakeWords } from '../../knowledge/vocabularyWords'
 import { block, BY_PULL, caution, HARM, note, push, type Rule, rule } from '../rule'
 import { isCa } from './kinds'
 import { partFirst } from './partFirst'
-import { has, loaded, type Situation, someFace, thicknessOf } from '../../situation/situation'
+import type { Situation } from '../../situation/situation'
+import { has, loaded, someFace, thicknessOf } from '../../situation/about'
 
 const rigidInPeelOrCleavage = rule(
   'rigid-in-peel-or-cleavage',

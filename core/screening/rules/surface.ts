@@ -1,9 +1,9 @@
 import {} from '../../quantities/figure'
 import type {} from '../../knowledge/materials'
 import {} from '../../knowledge/strengths'
-import { useOf } from '../../knowledge/practice'
+import { useOf } from '../../knowledge/everydayUse'
 import { block, BY_PULL, caution, fit, HARM, note, push, type Rule, rule, worseOf } from '../rule'
-import { bothFaces, called, has, is, needs, someFace, withTrait } from '../../situation/situation'
+import { bothFaces, called, has, is, needs, someFace, withTrait } from '../../situation/about'
 import { isCa, isPrint, isSilicone, isFoam } from './kinds'
 
 const lowEnergyFit = rule(

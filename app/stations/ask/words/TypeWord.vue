@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
 import { digitsSaid } from '../../../../core/quantities/figure'
-import { parseNumber, parseQuantity } from '../../../../core/quantities/parse'
+import { parseQuantity } from '../../../../core/quantities/parse'
+import { parseNumber } from '../../../../core/quantities/parseNumber'
 import { knownUnits, type Dimension } from '../../../../core/quantities/units'
 import { CodedError } from '../../../../core/errors'
 import ChoiceList, { type Choice } from './ChoiceList.vue'

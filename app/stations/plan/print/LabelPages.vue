@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { parseNumber } from '../../../../core/quantities/parse'
+import { parseNumber } from '../../../../core/quantities/parseNumber'
 import { labelPages, labelPlaces, labelSheets } from '../../../../core/formats/tiles'
 import { armOf, armWords } from '../../../../core/planning/arms'
 import type { Coupon } from '../../../../core/records/coupon'
