@@ -161,6 +161,22 @@ describe('the strength model itself', () => {
     expect(near.ratios[0]!.toldApart).toBe(false)
     expect(far.ratios[0]!.toldApart).toBe(true)
   })
+  it('refuses a ratio of what was not read, and says what was', () => {
+    const ratios: [string, string][] = [['A', 'Z']]
+    const known = set.map(({ procedure }) => procedure).filter((one, i, all) => all.indexOf(one) === i)
+    expect(() => analyse({ required: null, readings: set, ratios })).toThrow(
+      expect.objectContaining({
+        path: 'ratios.0.1',
+        facts: expect.objectContaining({ got: 'Z', known: known.join(', ') }) as unknown,
+      }) as Error,
+    )
+    expect(() => analyse({ required: null, readings: [], ratios })).toThrow(
+      expect.objectContaining({
+        path: 'ratios.0.0',
+        facts: expect.objectContaining({ known: 'none: there is no reading' }) as unknown,
+      }) as Error,
+    )
+  })
   it('has nothing to say without readings, and reports its progress', () => {
     expect(analyse({ required: 1, readings: [] })).toEqual({ scatter: null, procedures: [], ratios: [] })
     const steps: number[] = []

@@ -4,8 +4,6 @@ import { onFriendlySurface } from '../../../core/planning/controls'
 import { differenceWords, varied } from '../../../core/planning/difference'
 import { stepTime } from '../../../core/planning/stepTime'
 import { stepWords } from '../../../core/planning/stepWords'
-import { sayError } from '../../../core/messages'
-import { parseNumber } from '../../../core/quantities/parseNumber'
 import { insert } from '../../../core/records/entry'
 import type { Procedure } from '../../../core/records/procedure'
 import type { Advice } from '../../../core/planning/fault'
@@ -16,14 +14,14 @@ import { glueCautions } from '../../../core/care/steps'
 import { careOf, wetGlueOf } from '../../bench/careOf'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { editOf, useBench } from '../../bench/store'
-import { figure, plural } from '../../look/figures'
+import { plural } from '../../look/figures'
 import TapeLabel from '../../look/TapeLabel.vue'
 import TypedInput from '../../look/TypedInput.vue'
+import AmountFields from './AmountFields.vue'
 import DabDrawing from './DabDrawing.vue'
 import MixFields from './MixFields.vue'
 import SecondGlue from './SecondGlue.vue'
 import StepList from './StepList.vue'
-import FieldPart from '../../look/FieldPart'
 
 /**
  * One procedure as a card of steps: edited in place, copied to vary one thing, its difference from the first of its
@@ -86,35 +84,6 @@ const put = (patch: Partial<Procedure>, what: string, opened: Partial<Procedure>
   bench.edit(`${props.procedure.letter} ${props.procedure.name}: ${what}`, [
     editOf('procedure', { ...props.procedure, ...opened }, patch),
   ])
-function setCoats(text: string, before: unknown) {
-  set(
-    () => parseNumber(text, { field: 'Coats', example: '2', whole: true, least: 1, most: 9 }),
-    (coats) => put({ coats }, plural(coats, 'coat'), { coats: Number(before) }),
-  )
-}
-function setSpread(text: string, before: unknown) {
-  const opened = { spreadGm2: typeof before === 'number' ? before : null }
-  if (text.trim() === '') return put({ spreadGm2: null }, 'usual amount', opened)
-  const field = {
-    field: 'The amount, grams on a square metre,',
-    example: '150',
-    unit: 'g/m²',
-    least: 0.1,
-    most: 100_000,
-  }
-  set(
-    () => parseNumber(text, field),
-    (spreadGm2) => put({ spreadGm2 }, `${figure(spreadGm2)} g/m²`, opened),
-  )
-}
-/** What was typed becomes a change, or a sentence on what was expected; the field keeps it either way. */
-function set(read: () => number, keep: (value: number) => unknown) {
-  try {
-    void keep(read())
-  } catch (error) {
-    bench.tell(sayError(error), 'bad')
-  }
-}
 </script>
 
 <template>
@@ -158,18 +127,7 @@ function set(read: () => number, keep: (value: number) => unknown) {
       <p v-for="line in cautions" :key="line">{{ line }}</p>
     </details>
     <div v-if="!locked" class="amount">
-      <FieldPart label="Coats">
-        <TypedInput class="plain" inputmode="numeric" :value="procedure.coats" @set="setCoats" />
-      </FieldPart>
-      <FieldPart label="Amount, g/m²">
-        <TypedInput
-          class="plain"
-          inputmode="decimal"
-          placeholder="as usual"
-          :value="procedure.spreadGm2"
-          @set="setSpread"
-        />
-      </FieldPart>
+      <AmountFields :procedure="procedure" @put="put" />
       <v-btn class="quiet" @click="vary"
         >Copy and vary one thing<span class="visually-hidden"> of {{ procedure.name }}</span></v-btn
       >
@@ -251,7 +209,7 @@ h3 label {
   align-items: end;
   margin-top: 10px;
 }
-.amount .field {
+.amount :deep(.field) {
   flex: 0 0 110px;
 }
 </style>
