@@ -3,7 +3,8 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { buildDemoBench } from '../../demo/bench'
 import { openClash } from './clash'
-import { editOf, useBench } from './store'
+import { useBench } from './store'
+import { editOf } from './edits'
 import { loadCheck } from './checking'
 
 describe('a form and what is changed elsewhere meanwhile', () => {

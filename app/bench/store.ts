@@ -5,17 +5,9 @@ import { CodedError } from '../../core/errors'
 import { sayError } from '../../core/messages'
 import type { Bench } from '../../core/records/bench'
 import { newBench } from './newBench'
-import { sameRecord, type Change, type Entry } from '../../core/records/entry'
+import type { Change, Entry } from '../../core/records/entry'
 import { isOthers } from '../../core/records/together/owners'
-import { mergeEdit, withMine, type Clash } from '../../core/records/merge'
-import {
-  noTables,
-  tableNames,
-  type AnyRecord,
-  type RecordOf,
-  type TableName,
-  type Tables,
-} from '../../core/records/tables'
+import { noTables, tableNames, type RecordOf, type TableName, type Tables } from '../../core/records/tables'
 import { busyWhile, movedOn } from '../look/act'
 import { memoryCells, memoryPlace, type Cells } from './cells'
 import { loadCheck } from './checking'
@@ -29,6 +21,8 @@ import type { Pulled } from './records'
 import { copySoon } from './rollingCopy'
 import { BenchStorage } from './storage'
 import { tabChannel } from './tabs'
+import { meet, type Edit } from './edits'
+import { mendedWords } from './mendedWords'
 
 export interface Notice {
   text: string
@@ -36,20 +30,6 @@ export interface Notice {
   /** offers to take the write back */
   undo: boolean
 }
-
-/** A record as it stood when its form was opened, and as the form wants it. */
-export interface Edit {
-  table: TableName
-  opened: AnyRecord
-  mine: AnyRecord
-}
-
-/** @returns an edit of one record from the fields that its form sets */
-export const editOf = <T extends TableName>(table: T, opened: RecordOf<T>, patch: Partial<RecordOf<T>>): Edit => ({
-  table,
-  opened,
-  mine: { ...opened, ...patch, id: opened.id } as AnyRecord,
-})
 
 interface OpenBench {
   id: string
@@ -214,26 +194,14 @@ export const useBench = defineStore('bench', () => {
    */
   async function edit(label: string, edits: readonly Edit[], also: Change[] = [], loud = false): Promise<boolean> {
     for (let tries = 0; tries < 5; tries++) {
-      const changes: Change[] = []
-      const clashes: Clash[] = []
-      const merged = edits.map(({ table, opened, mine }) => {
-        const theirs = get(table, opened.id)
-        if (!theirs) return null
-        const one = mergeEdit<AnyRecord>(opened, mine, theirs)
-        clashes.push(...one.clashes)
-        return { table, theirs, ...one }
-      })
-      if (merged.includes(null)) {
+      const met = meet(edits, get)
+      if (met === null) {
         tell('What you edit was taken away elsewhere meanwhile. Nothing was written.', 'bad')
         return false
       }
-      const answer = clashes.length ? await askAboutClash(label, clashes) : 'theirs'
+      const answer = met.clashes.length ? await askAboutClash(label, met.clashes) : 'theirs'
       if (answer === 'back') return false
-      for (const one of merged) {
-        const after = answer === 'mine' ? withMine(one!.merged, one!.clashes) : one!.merged
-        if (!sameRecord(after, one!.theirs))
-          changes.push({ table: one!.table, id: after.id, before: one!.theirs, after })
-      }
+      const changes = met.changes(answer)
       if (!changes.length && !also.length) return true
       try {
         await busyWhile(current!.ledger.commit(label, [...changes, ...also]))
@@ -301,15 +269,3 @@ export const useBench = defineStore('bench', () => {
     letGo: () => current!.ledger.letGo(),
   }
 })
-
-function mendedWords(broughtBack: readonly string[], aside: readonly string[]): string {
-  const list = (labels: readonly string[]) =>
-    labels.slice(0, 5).join('; ') + (labels.length > 5 ? ` and ${labels.length - 5} more` : '')
-  return [
-    'The log of this bench had a gap, left by an older version.',
-    broughtBack.length ? `Brought back from behind it: ${list(broughtBack)}.` : '',
-    aside.length ? `No longer fitting, kept aside and not applied: ${list(aside)}.` : '',
-  ]
-    .filter(Boolean)
-    .join(' ')
-}

@@ -15,7 +15,8 @@ import {
   type BenchListing,
 } from '../bench/library'
 import { copies, type Copy } from '../bench/secondCopy'
-import { editOf, useBench } from '../bench/store'
+import { useBench } from '../bench/store'
+import { editOf } from '../bench/edits'
 import { useAct } from '../look/act'
 import ActButton from '../look/ActButton.vue'
 import FileButton from '../look/FileButton.vue'

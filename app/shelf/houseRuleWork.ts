@@ -7,7 +7,8 @@ import { insert } from '../../core/records/entry'
 import type { AdviceGrade, HouseRule } from '../../core/records/shelf'
 import { stampNow } from '../bench/clock'
 import { newId } from '../bench/ids'
-import { editOf, type useBench } from '../bench/store'
+import type { useBench } from '../bench/store'
+import { editOf } from '../bench/edits'
 
 export const mechanismWords: Record<Mechanism, string> = {
   'evaporate-water': 'water-borne glue',

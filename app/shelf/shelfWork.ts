@@ -7,7 +7,8 @@ import { CodedError } from '../../core/errors'
 import { insert } from '../../core/records/entry'
 import type { Adhesive, Material, StockItem } from '../../core/records/shelf'
 import { newId } from '../bench/ids'
-import { editOf, type useBench } from '../bench/store'
+import type { useBench } from '../bench/store'
+import { editOf } from '../bench/edits'
 
 type Store = ReturnType<typeof useBench>
 

@@ -14,7 +14,8 @@ import type { ModelReading } from '../../../core/statistics/data'
 import { newId } from '../../bench/ids'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { settingOf } from '../../bench/setting'
-import { editOf, type useBench } from '../../bench/store'
+import type { useBench } from '../../bench/store'
+import { editOf } from '../../bench/edits'
 
 type Store = ReturnType<typeof useBench>
 
