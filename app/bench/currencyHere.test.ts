@@ -3,14 +3,14 @@ import { currencyHere } from './currencyHere'
 
 describe('the currency of a new bench', () => {
   it.each([
-    ['en-US', 'USD'],
-    ['en-GB', 'GBP'],
+    ['en-US', '$'],
+    ['en-GB', '£'],
     ['de-CH', 'CHF'],
-    ['fr-CA', 'CAD'],
-    ['de', 'EUR'],
-    ['ja', 'JPY'],
-    ['es-419', 'EUR'],
-    ['', 'EUR'],
-    ['not a tag', 'EUR'],
+    ['fr-CA', '$'],
+    ['de', '€'],
+    ['ja', '¥'],
+    ['es-419', '€'],
+    ['', '€'],
+    ['not a tag', '€'],
   ])('in %s is %s', (language, currency) => expect(currencyHere(language)).toBe(currency))
 })

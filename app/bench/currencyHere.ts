@@ -34,8 +34,8 @@ const REGIONS: Record<string, string> = {
 }
 
 /**
- * What a new bench counts money in until its maker says otherwise: the currency of the region of a language, so that no
- * price stands without its unit. @param language a BCP 47 tag, such as the browser's
+ * What a new bench counts money in until its maker says otherwise: the sign of the currency of a language's region,
+ * so that no price stands without its unit. @param language a BCP 47 tag, such as the browser's
  */
 export function currencyHere(language: string): string {
   let region: string | undefined
@@ -45,5 +45,7 @@ export function currencyHere(language: string): string {
     // A tag that the browser itself gives may still be none: euro then.
   }
   const found = Object.entries(REGIONS).find(([, regions]) => region && regions.split(' ').includes(region))
-  return found?.[0] ?? 'EUR'
+  const currency = found?.[0] ?? 'EUR'
+  const written = new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' })
+  return written.formatToParts(0).find(({ type }) => type === 'currency')?.value ?? currency
 }

@@ -102,7 +102,7 @@ async function keep() {
         <input v-model="form.rate" class="plain" inputmode="decimal" />
       </FieldPart>
       <FieldPart label="Currency" name="currency">
-        <input v-model="form.currency" class="plain" maxlength="6" placeholder="EUR" />
+        <input v-model="form.currency" class="plain" maxlength="6" placeholder="€" />
       </FieldPart>
       <v-btn class="alt" type="submit">Keep these</v-btn>
     </form>
