@@ -32,7 +32,7 @@ describe('what is drafted', () => {
   const kinds = testIds.filter((id) => testKinds[id].foretold)
   it('is no worse than the usual size, or one made as deep as the joint, read in any way', () => {
     let better = 0
-    for (let k = 0; k < 1500; k++) {
+    for (let k = 0; k < 800; k++) {
       const test = pick(kinds)
       const wish: CouponWish = {
         test,
@@ -58,14 +58,14 @@ describe('what is drafted', () => {
       }
       const usual = Math.max(...readings.map((read) => rank(judge(wish, size, read, false), wish.gauge)))
       better += Number(drafted > usual)
-      for (const one of sizes)
-        for (const read of readings)
-          for (const taped of depthMm === null ? [false] : [false, true])
-            expect(rank(judge(wish, one, read, taped), wish.gauge), JSON.stringify([wish, one])).toBeLessThanOrEqual(
-              drafted,
-            )
+      const ranks = sizes.flatMap((one) =>
+        readings.flatMap((read) =>
+          (depthMm === null ? [false] : [false, true]).map((taped) => rank(judge(wish, one, read, taped), wish.gauge)),
+        ),
+      )
+      expect(Math.max(...ranks), `${test} ${k}`).toBeLessThanOrEqual(drafted)
     }
-    expect(better).toBeGreaterThan(300)
+    expect(better).toBeGreaterThan(150)
   })
   const metal = [side('a', 'metal', 3), side('b', 'metal', 3)] as const
   const draft = (test: TestId, patch: Partial<CouponWish>) =>

@@ -196,6 +196,9 @@ function whyExpected(): Explanation {
   gap: 6px;
   align-content: start;
 }
+.limit > .v-btn {
+  justify-self: start;
+}
 .sizes {
   display: flex;
   flex-wrap: wrap;

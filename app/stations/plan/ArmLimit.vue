@@ -154,6 +154,10 @@ function whyLimit(): Explanation {
   gap: 6px;
   align-content: start;
 }
+.limit > .v-btn,
+:slotted(.v-btn) {
+  justify-self: start;
+}
 .locked {
   font-size: 1.375rem;
   font-weight: 660;
