@@ -25,8 +25,5 @@ export function momentName(at: number, now: number): string {
   return dayOf(at) === dayOf(now) ? clockTime(at) : `${dayWords(new Date(at))}, ${clockTime(at)}`
 }
 
-/** The same to the hour, for what is only about so: the next full hour. */
-export const aboutWhen = (at: number, now: number): string => momentName(Math.ceil(at / 3_600_000) * 3_600_000, now)
-
 /** "28 November 2026", for what is read years later. */
 export const dayWithYear = (at: number): string => new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(at)

@@ -11,7 +11,7 @@ import { eveningsOf, eveningWords } from './evening'
 import { parseHours, sayHours } from './hours'
 import { problemOf, type RoundToGlue } from './round'
 import { search } from './search'
-import { hoursFrom } from './windows'
+import { atWorkFrom, hoursFrom } from './windows'
 import { dayOf } from '../quantities/days'
 
 const MINUTE = 60_000
@@ -248,6 +248,22 @@ describe('when somebody works', () => {
       ['2026-11-29', 60],
       ['2026-11-30', 180],
     ])
+  })
+  it.each([
+    // Friday 27 November 2026: at work from 18 to 21, Saturday from 10 to 18.
+    ['2026-11-27T04:00', '2026-11-27T18:00'],
+    ['2026-11-27T18:00', '2026-11-27T18:00'],
+    ['2026-11-27T20:59', '2026-11-27T20:59'],
+    ['2026-11-27T21:00', '2026-11-28T10:00'],
+    ['2026-11-29T18:00', '2026-11-30T18:00'],
+  ])('from %s on is first %s', (at, first) =>
+    expect(atWorkFrom(usualShop, new Date(at).getTime())).toBe(new Date(first).getTime()),
+  )
+  it('passes over holidays, and takes the time itself where nobody ever works', () => {
+    const away = ['2026-11-28', '2026-11-29'].map((day) => ({ day, spans: [] }))
+    const at = new Date('2026-11-27T21:00').getTime()
+    expect(atWorkFrom({ ...usualShop, exceptions: away }, at)).toBe(new Date('2026-11-30T18:00').getTime())
+    expect(atWorkFrom({ weekly: [], exceptions: [] }, at)).toBe(at)
   })
   it('is the clock on the wall over a change of summer time, while minutes stay minutes', () => {
     // Where clocks go back on 25 October 2026, 18:00 to 18:00 is 25 hours; elsewhere it is 24.

@@ -37,6 +37,13 @@ export function hoursFrom(
   return out
 }
 
+/** Days that are looked ahead for somebody at work: longer holidays than that are not planned for. */
+const AHEAD_DAYS = 60
+
+/** The first moment, from a time on, at which somebody works; that time itself where nobody does for two months. */
+export const atWorkFrom = (shop: Pick<Shop, 'weekly' | 'exceptions'>, at: number): number =>
+  hoursFrom(shop, at, AHEAD_DAYS)[0]?.from ?? at
+
 /** Hours less those that are taken. */
 export function without(hours: readonly Hours[], taken: readonly Hours[]): Hours[] {
   return taken.reduce<Hours[]>(

@@ -6,7 +6,7 @@ import type { JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
 import { useBench } from '../../bench/store'
 import { plural } from '../../look/figures'
-import { aboutWhen } from '../../look/times'
+import { momentName } from '../../look/times'
 import { useNarrow } from '../../look/narrow'
 import { benchWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
@@ -159,7 +159,7 @@ const shown = (id: string) => !narrow.value || part.value === id
         :coupons="coupons"
         :money="plan.money(needs.cost)"
         :hours="needs.handsOnMinutes / 60"
-        :ready="aboutWhen(plan.pulledFrom.value, now)"
+        :ready="momentName(plan.pulledFrom.value, now)"
         @plan="planCoupons(bench, view, round, stampNow())"
       />
     </template>

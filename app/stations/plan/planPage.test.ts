@@ -42,6 +42,10 @@ describe('the plan of a joint', () => {
       'lap shear, after 12 h at −5 °C',
     ])
     expect(mounted.wrapper.find('.bar').text()).toMatch(/coupons\s*16.*glue.*€.*hands.*h.*pulled/)
+    // Cured and in the maker's hours: evenings from 18 to 21, by day at the weekend.
+    const [, day, clock] = /pulled from\s*(\w+) \d+ \w+, (\d\d:\d\d)/.exec(mounted.wrapper.find('.bar').text())!
+    const atWork = day === 'Sat' || day === 'Sun' ? ['10:00', '18:00'] : ['18:00', '21:00']
+    expect([atWork[0]! <= clock!, clock! < atWork[1]!]).toEqual([true, true])
     expect(mounted.bench.of('round', 'h5')).toEqual([])
     mounted.wrapper.unmount()
   })

@@ -5,6 +5,8 @@ import { isUntreated, untreated } from '../../../core/planning/controls'
 import { fairness, type Mend } from '../../../core/planning/fairness'
 import { needsOf, type NeedOf } from '../../../core/planning/needs'
 import { hoursToPull } from '../../../core/planning/readyWhen'
+import { atWorkFrom } from '../../../core/schedule/windows'
+import { usualShop } from '../../../core/records/shop'
 import { insert } from '../../../core/records/entry'
 import { newId } from '../../bench/ids'
 import { letterFor } from '../../bench/letterFor'
@@ -65,10 +67,13 @@ export function usePlan(view: () => JointView) {
     adviceOn: (procedure: Procedure) => setting.value.advice!(procedure),
     coupons: computed(() => procedures.value.length * round.value.blocks * round.value.arms.length),
     money,
-    /** ms from which all could be pulled, were it begun when the page was opened */
-    pulledFrom: computed(
-      () => opened + hoursToPull(procedures.value, round.value.arms, needs.value.handsOnMinutes) * HOUR,
-    ),
+    /** ms from which all could be pulled, were it begun when the page was opened: cured, and somebody at work */
+    pulledFrom: computed(() => {
+      const hours = hoursToPull(procedures.value, round.value.arms, needs.value.handsOnMinutes)
+      // An estimate of hands and cure is told to the hour, the next full one.
+      const ripe = Math.ceil((opened + hours * HOUR) / HOUR) * HOUR
+      return atWorkFrom(bench.bench?.shop ?? usualShop, ripe)
+    }),
     costOf: (n: number) => {
       const { cost, handsOnMinutes } = needsOf(list.value, round.value.arms, n)
       return { money: money(cost), minutes: handsOnMinutes }
