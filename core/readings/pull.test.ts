@@ -67,6 +67,11 @@ describe('a pull in a trace', () => {
       near(found.stiffnessNPerMm!, of.stiffness, 0.01)
       // A slip takes its share of the work with it.
       near(found.workJ!, workJ, 0.01 + 2 * grain + (of.slip ? 0.01 : 0))
+      // What is kept of it begins with the pull itself: looked at again it is the same pull.
+      const again = findPull(found.points)
+      near(again.peakN, found.peakN, 0.005)
+      near(again.stiffnessNPerMm!, found.stiffnessNPerMm!, 0.01)
+      near(again.workJ!, found.workJ!, 0.02 + 2 * grain)
     }
   })
 
@@ -77,6 +82,24 @@ describe('a pull in a trace', () => {
     expect(found.endS).toBeCloseTo(6, 0)
     expect(found.restN).toBeCloseTo(1.5, 1)
     expect(found.slips).toBe(0)
+  })
+
+  it('is none the lower where the gauge began to write under load, by a straight rise or a curved one', () => {
+    for (const seed of [1, 2, 3, 4, 5])
+      for (const curve of [1, 0.8, 0.6])
+        for (const rests of [0, 3, 6]) {
+          const random = seededRandom(seed)
+          const points = Array.from({ length: 160 }, (_, i): TracePoint => {
+            const share = Math.max(0, i - rests) / 150
+            const n = share > 1 ? 0 : 200 * share ** curve
+            return { s: 0.033 * i, n: n + 0.3 * normalDraw(random), mm: 0.1 * Math.max(0, i - rests) }
+          })
+          const found = findPull(points, 500)
+          const words = JSON.stringify({ seed, curve, rests })
+          expect(Math.abs(found.peakN / 200 - 1), words).toBeLessThan(0.01)
+          // Area under 200 · share^curve over 15 mm.
+          expect(Math.abs(found.workJ! / ((200 * 15) / (curve + 1) / 1000) - 1), words).toBeLessThan(0.02)
+        }
   })
 
   it('counts a slip that it climbed over, names a jerk, and says when the gauge was at its end', () => {

@@ -55,6 +55,14 @@ function still(xs: readonly number[], ys: readonly number[], noise: number, most
 }
 const AHEAD = 5
 
+/** A gauge that drifts this fast, as a share of the rise that follows, is pulled at. */
+const DRIFT_SHARE = 0.1
+/** Whether the first n samples climb as a pull does: nearly as fast as what follows them up to the peak. */
+function climbs(xs: readonly number[], ys: readonly number[], n: number, slope: number): boolean {
+  const top = ys.indexOf(Math.max(...ys))
+  return top >= n && slope > (DRIFT_SHARE * (ys[top]! - ys[n - 1]!)) / (xs[top]! - xs[n - 1]!)
+}
+
 /**
  * What the gauge shows with nothing on it, over time: the rest before the pull, and the rest after it where there is
  * one, tell its drift; a slope within the noise of the first alone is none.
@@ -63,8 +71,9 @@ export function restOf(xs: readonly number[], ys: readonly number[], noise: numb
   const most = Math.max(...ys)
   const n = still(xs, ys, noise, most)
   const level = n >= REST ? mean(ys.slice(0, n)) : 0
-  // What begins under load has no rest.
-  if (n < REST || level > 0.3 * most) return () => 0
+  const before = n < REST ? null : line(xs.slice(0, n), ys.slice(0, n))
+  // What begins under load has no rest: its first straight part is the rise itself, and is no drift to take off.
+  if (!before || level > 0.3 * most || climbs(xs, ys, n, before.slope)) return () => 0
   const from = mean(xs.slice(0, n))
   const [xr, yr] = [xs.slice(-TAIL), ys.slice(-TAIL)]
   const after = line(xr, yr)
@@ -74,7 +83,7 @@ export function restOf(xs: readonly number[], ys: readonly number[], noise: numb
     const slope = (mean(yr) - level) / (mean(xr) - from)
     return (s) => level + slope * (s - from)
   }
-  const { at0, slope } = line(xs.slice(0, n), ys.slice(0, n))
+  const { at0, slope } = before
   const span = xs[n - 1]! - xs[0]!
   // The slope’s own deviation, of n even samples.
   const doubt = (noise * Math.sqrt(12 / n)) / Math.max(span, 1e-9)
