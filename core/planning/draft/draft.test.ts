@@ -138,6 +138,21 @@ describe('what an experienced maker would do', () => {
     expect(stepOf(steps, 'apply')!.text).toMatch(/^Lay beads no wider than 35 mm with air lanes/)
     expect(stepOf(steps, 'cure')!.minS).toBe(12.25 * 86_400)
   })
+  it('no face is scuffed twice in one step, once without wiping it', () => {
+    const shiny = drafted(on('ca-medium', 'rubber-sole', 'wood', { a: side('glazed') }))
+    // A glazed skin wants it scuffed, a firm grip on smooth rubber scuffed and wiped: the one says the other.
+    expect(shiny[0]!.text).toMatch(/^Scuff side A matt and wipe it\. /)
+    expect(shiny[0]!.why).toEqual(expect.arrayContaining(['glazed-skin', 'grip']))
+    let scuffed = 0
+    for (const { id: family } of families)
+      for (const { id } of materialClasses)
+        for (const { kind, text } of drafted(on(family, id, 'wood', { a: side('glazed') }))) {
+          const found = kind === 'prepare-a' ? text.match(/Scuff side A matt/g) : null
+          expect(found?.length ?? 0, `${family} ${id}: ${text}`).toBeLessThanOrEqual(1)
+          scuffed += found ? 1 : 0
+        }
+    expect(scuffed).toBeGreaterThan(100)
+  })
   it('stacked foam with contact glue: scuffed, both faces, the window, pressed, and no clamp', () => {
     const steps = drafted(on('contact-solvent', 'foam-eva', 'foam-eva', { a: side('glazed', 10), b: side(null, 10) }))
     expect(kinds(steps)).toBe('prepare-a prepare-b fit apply wait close press hold clamp cure')

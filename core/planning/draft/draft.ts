@@ -70,8 +70,11 @@ const place = ({ rule }: Demanded) => {
   return found < 0 ? COARSE.length : found
 }
 
-/** Sentences one after the other, none twice. */
-const sentences = (texts: readonly string[]): string => [...new Set(texts.filter(Boolean))].join('. ')
+/** Sentences one after the other, none twice, none that another says and goes on: “scuff” beside “scuff and wipe”. */
+function sentences(texts: readonly string[]): string {
+  const said = [...new Set(texts.filter(Boolean))]
+  return said.filter((one) => !said.some((other) => other.startsWith(`${one} and `))).join('. ')
+}
 
 function timesOf(slot: Slot, demands: readonly Demanded[], { family }: Situation): Pick<Step, 'minS' | 'maxS'> {
   const longest = Math.max(0, ...demands.map(({ minS }) => minS ?? 0))
