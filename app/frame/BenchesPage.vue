@@ -20,6 +20,7 @@ import { editOf } from '../bench/edits'
 import { useAct } from '../look/act'
 import ActButton from '../look/ActButton.vue'
 import FileButton from '../look/FileButton.vue'
+import KeepPromise from '../keep/KeepPromise.vue'
 import { BENCH_FILES, useFileRead } from '../keep/useFileRead'
 import { plural } from '../look/figures'
 import BenchLine from './BenchLine.vue'
@@ -42,14 +43,11 @@ const found = ref<{ id: string; looked: Looked }[]>([])
 /** benches of the list that could not be opened, and why */
 const broken = ref<Record<string, string>>({})
 const spare = ref<Copy[]>([])
-/** whether the browser promised not to clear this when its disk is short; null: it does not say */
-const promised = ref<boolean | null>(null)
 
 async function refresh() {
   benches.value = await listBenches()
   found.value = await Promise.all((await unlistedBenches()).map(async (id) => ({ id, looked: await lookInto(id) })))
   spare.value = await copies()
-  promised.value = (await navigator.storage?.persisted?.()) ?? null
 }
 onMounted(() => refresh().catch((error: unknown) => say(sayError(error), true)))
 
@@ -140,10 +138,6 @@ const fromCopy = trying(async (id: string) => {
   await refresh()
   say(back.said.join(' ').trim(), back.id === null)
 })
-const askToKeep = trying(async () => {
-  promised.value = await navigator.storage.persist()
-  if (!promised.value) say('The browser did not promise it. Save a bench file now and then.', true)
-})
 /** Copies of use: of benches that are not here, or cannot be opened. */
 const useful = computed(() =>
   spare.value.filter(({ bench: id }) => !benches.value.some((one) => one.id === id) || broken.value[id]),
@@ -200,10 +194,7 @@ const useful = computed(() =>
         >Add the demo bench</ActButton
       >
     </div>
-    <p v-if="promised === false" class="mute small">
-      The browser may clear its store when the disk is short.
-      <ActButton class="quiet" :act="askToKeep">Ask it to keep the benches</ActButton>
-    </p>
+    <KeepPromise />
   </main>
 </template>
 

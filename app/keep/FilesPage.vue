@@ -11,6 +11,7 @@ import { momentName } from '../look/times'
 import { benchWorker } from '../workers/client'
 import { canKeepUp, keptFile, writeOut, type KeptFile } from './backup'
 import { lastFileAt, noteFile } from './lastFile'
+import KeepPromise from './KeepPromise.vue'
 import OldPhotos from './OldPhotos.vue'
 import { sizeWords } from './sizeWords'
 import { piece } from '../look/piece'
@@ -25,7 +26,6 @@ const { clear, fail } = useAttempt()
 const said = ref('')
 const kept = shallowRef<KeptFile | null>(null)
 const fileAt = ref(0)
-const promised = ref<boolean | null>(null)
 const room = ref<{ used: number; left: number } | null>(null)
 /** 0…1 while a package is made */
 const progress = ref<number | null>(null)
@@ -36,7 +36,6 @@ async function refresh() {
   if (!bench.id) return
   kept.value = await keptFile(bench.id)
   fileAt.value = lastFileAt(bench.id)
-  promised.value = (await navigator.storage?.persisted?.()) ?? null
   const { usage, quota } = (await navigator.storage?.estimate?.()) ?? {}
   room.value = usage !== undefined && quota ? { used: usage, left: quota - usage } : null
 }
@@ -82,13 +81,6 @@ const pack = () =>
       progress.value = null
     }
   })
-const askToKeep = () =>
-  trying(async () =>
-    (await navigator.storage.persist())
-      ? 'The browser keeps the benches even when the disk is short.'
-      : 'The browser did not promise it. Keep a file outside it.',
-  )
-
 const table = ref<TableName>('reading')
 const filled = computed(() => tableNames.filter((name) => bench.everything(name).length > 0))
 const saveTable = () =>
@@ -125,14 +117,8 @@ const saveTable = () =>
         </template>
         <ActButton :class="canKeepUp ? 'alt' : 'go'" :act="save">Save a bench file</ActButton>
       </div>
-      <p class="mute small">
-        A bench file holds every record, but no photos; the data package below holds both.
-        <template v-if="promised"> The browser has promised to keep its store.</template>
-      </p>
-      <p v-if="promised === false" class="small">
-        The browser may clear its store when the disk is short.
-        <ActButton class="quiet" :act="askToKeep">Ask it to keep the benches</ActButton>
-      </p>
+      <p class="mute small">A bench file holds every record, but no photos; the data package below holds both.</p>
+      <KeepPromise />
       <p v-if="room" class="small num mute">
         All benches use {{ sizeWords(room.used) }} here; about {{ sizeWords(room.left) }} are left.
       </p>

@@ -10,7 +10,7 @@ import type { Brief } from '../records/joint'
 export interface Limit {
   limit: number
   /** the load that is taken, N, and which of the brief's words is open; null where the limit is the brief's own */
-  assumed: { n: number; open: 'load' | 'size' } | null
+  assumed: { n: number; open: 'load' | 'size' | 'lever' } | null
 }
 
 /** A part of 100 g that is walked about: 0.1 kg × 9.81 × 2; a trim on a spot weighs 20 g. N */
@@ -33,13 +33,19 @@ export function limitFor(brief: Brief, test: TestId, size: CouponSize): Limit | 
   if (perN === null) return null
   const load = requiredLoad(brief)?.n ?? 0
   const n = Math.max(load, brief.geometry === 'point' ? LIGHT_SPOT_N : LIGHT_N)
-  return { limit: tidy(perN * n), assumed: { n, open: load > 0 ? 'size' : 'load' } }
+  return { limit: tidy(perN * n), assumed: { n, open: load > 0 ? openOf(brief, test, size) : 'load' } }
 }
 
+/** What of the joint's own measures is open: its lever where that alone would do. */
+const openOf = (brief: Brief, test: TestId, { armMm }: CouponSize) =>
+  strengthPerN(brief, test, { ...jointSize(brief), armMm }) === null ? 'size' : 'lever'
+
 /** What a limit that is not the brief's own stands on, and what would change that. */
-export const assumedWords = ({ n, open }: NonNullable<Limit['assumed']>, unit: ForceUnit): string =>
-  open === 'load'
-    ? `No weight was said. Light handling is taken, ${forceWords(n, unit)}: say the weight on Ask for a limit of ` +
-      'your own.'
-    : `The joint’s own size was not said. The coupon’s stands in for it, under ${forceWords(n, unit)}: say the size ` +
-      'on Ask for a limit of your own.'
+export function assumedWords({ n, open }: NonNullable<Limit['assumed']>, unit: ForceUnit): string {
+  const force = forceWords(n, unit)
+  const say = (word: string) => `say the ${word} on Ask for a limit of your own.`
+  if (open === 'load') return `No load was said. Light handling is taken, ${force}: ${say('weight')}`
+  if (open === 'lever')
+    return `The lever was not said. The coupon’s arm stands in for it, under ${force}: ${say('lever')}`
+  return `The joint’s own size was not said. The coupon’s stands in for it, under ${force}: ${say('size')}`
+}

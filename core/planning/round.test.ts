@@ -78,8 +78,15 @@ describe('an arm', () => {
       assumed: { n: 2, open: 'size' },
     })
     expect(limitFor({ ...open, weightKg: 0 }, 't-peel', strip)?.assumed).toEqual({ n: 2, open: 'load' })
-    expect(assumedWords({ n: 2, open: 'load' }, 'N')).toMatch(/^No weight was said\. Light handling is taken, 2\.00 N:/)
+    expect(assumedWords({ n: 2, open: 'load' }, 'N')).toMatch(/^No load was said\. Light handling is taken, 2\.00 N:/)
     expect(assumedWords({ n: 9.80665, open: 'size' }, 'kgf')).toMatch(/size was not said.* under 1\.00 kgf:/)
+    // A twist with its diameter known and no lever said: the coupon's arm stands in.
+    const rod = { ...brief, widthMm: 8, leverMm: null }
+    expect(limitFor(rod, 'torsion-round', { diameterMm: 8, armMm: 50 })?.assumed?.open).toBe('lever')
+    expect(limitFor({ ...rod, widthMm: null }, 'torsion-round', { diameterMm: 8, armMm: 50 })?.assumed?.open).toBe(
+      'size',
+    )
+    expect(assumedWords({ n: 9.80665, open: 'lever' }, 'N')).toMatch(/lever was not said\. The coupon’s arm .*9\.81 N:/)
     expect(newArm({ ...unsaid, geometry: 'point' }, 'a1', 'lap-shear', 7).passLimit).toBe(0.00167)
     expect(newArm(unsaid, 'a1', 'bend', 7)).toMatchObject({ passLimit: null, passSetAt: null })
     expect(newArm(brief, 'a1', 'lap-shear', 7, heat).exposure).toEqual(heat)

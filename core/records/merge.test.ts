@@ -75,6 +75,13 @@ describe('an edit on what was changed meanwhile', () => {
     expect(withMine(merged, clashes)).toEqual(step('mine'))
   })
 
+  it('takes a list of which only some things have ids as one value', () => {
+    const list = (...rest: unknown[]) => ({ list: [{ id: 's1', text: 'a' }, ...rest] })
+    const { clashes } = mergeEdit(list('x'), list('mine'), list('theirs'))
+    expect(clashes.map(({ path, mine, theirs }) => [path, mine, theirs])).toEqual([
+      [['list'], list('mine').list, list('theirs').list],
+    ])
+  })
   it('holds for any record: alone, an edit comes through whole; with mine put in, no clash is lost', () => {
     const record = fc.record({
       a: fc.integer(),

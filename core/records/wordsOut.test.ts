@@ -26,4 +26,11 @@ describe('a label without what a maker wrote', () => {
   ])('%s', (label, bare) => {
     expect(withoutWords(label, texts)).toBe(bare)
   })
+  it('leaves nothing of a longer text in which a shorter one stands', () => {
+    for (const texts of [
+      ['Ann', 'Ann of the mill'],
+      ['Ann of the mill', 'Ann'],
+    ])
+      expect(withoutWords('Read by Ann of the mill', new Set(texts))).toBe('Read by …')
+  })
 })

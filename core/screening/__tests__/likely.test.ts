@@ -49,6 +49,25 @@ describe('what a weak joint is likely to hold', () => {
     expect(likelyPull(on('contact-solvent', { ...square, loads: ['peel'] }))).toBeNull()
     expect(likelyPeel(on('contact-solvent', { loads: ['shear'] }))).toBeNull()
   })
+  it('is weighed in peel against the said weight over its width, where that asks more than light handling', () => {
+    const strap = (patch: Partial<Brief>) =>
+      likelyPeel(on('contact-solvent', { loads: ['peel'], widthMm: 25, ...patch }, {}, 'leather', 'webbing'))!
+    const light = strap({})
+    expect(light).toMatchObject({ needs: 0.1, under: 'light', forLong: false })
+    // 5 kg danced over 25 mm: 5 × 9.80665 × 3 / 25 = 5.884 N/mm.
+    const danced = strap({ weightKg: 5, motion: 'danced' })
+    expect(danced).toMatchObject({ under: 'load', holds: light.holds, forLong: false })
+    expect(danced.needs).toBeCloseTo(5.88399, 5)
+    expect(strap({ weightKg: 5 })).toMatchObject({ under: 'load-walked' })
+    expect(strap({ weightKg: 5 }).needs).toBeCloseTo(3.92266, 5)
+    expect(strap({ weightKg: 0.01, motion: 'walked' })).toEqual(light)
+    expect(strap({ weightKg: 5, motion: 'danced', widthMm: null })).toEqual(light)
+    // What hangs still all day is held by a creeping film for a tenth, so that it asks more than handling does.
+    const still = strap({ weightKg: 0.1, motion: 'still' })
+    expect(still).toMatchObject({ under: 'load', forLong: true })
+    expect(still.needs).toBeCloseTo(0.0392266, 6)
+    expect(light.holds / still.holds).toBeCloseTo(10, 9)
+  })
   it('says nothing where load, size or a material is open', () => {
     for (const open of [{ weightKg: null }, { widthMm: null }, { weightKg: 0 }])
       expect(likelyPull(on('epoxy-slow', { ...square, loads: ['shear'], ...open }))).toBeNull()
@@ -81,6 +100,20 @@ describe('what the reason of strength says', () => {
     expect(said('epoxy-slow', { ...square, weightKg: weightKg * 2.6, loads: ['shear'] })).toMatch(
       /: it may let go\. Widen/,
     )
+  })
+  it('counts a said weight in peel whole, light handling by half', () => {
+    const strap = (patch: Partial<Brief>) =>
+      screen(
+        on('glue-stick', { loads: ['peel'], geometry: 'lap', widthMm: 25, ...patch }, {}, 'card', 'fabric-cotton'),
+      ).reasons.find(({ rule }) => rule === 'strength')
+    const light = strap({})!
+    expect(light.text).toMatch(/in peel, and lightly handled it meets .*: it may let go\.$/)
+    // 20 kg danced are 23.5 N/mm, far more than twice what a glue stick holds.
+    const heavy = strap({ weightKg: 20, motion: 'danced' })!
+    expect(heavy.text).toMatch(/in peel, and it meets .*: it may let go\.$/)
+    expect(heavy.db).toBe(-20)
+    expect(light.db).toBeGreaterThanOrEqual(-10)
+    expect(strap({ weightKg: 20, motion: 'still' })!.text).toMatch(/ for long in peel/)
   })
   it('compares in one unit', () => {
     for (const [a, b, family] of [

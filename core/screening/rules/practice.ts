@@ -5,7 +5,7 @@ import { faceClassOf, gripOf } from '../../knowledge/grip'
 import { figureOf } from '../../quantities/figure'
 import type { Face, Situation } from '../../situation/situation'
 import { called, has, is, loaded } from '../../situation/about'
-import { likelyPeel, likelyPull } from '../likely'
+import { likelyParts, likelyPeel, likelyPull } from '../likely'
 import { BY_PULL, push, type Rule, rule } from '../rule'
 import { isCa, isPaper, isPlainHotmelt, isTextile, styreneFoam } from './kinds'
 import { graded } from './scale'
@@ -127,13 +127,15 @@ const strength = rule(
   'typical strengths of the tables, the weaker face, the weak joint in twenty',
   (s) => {
     const peeled = likelyPeel(s)
-    const inPeel = peeled && !peeled.partFirst ? byMargin(peeled.holds / peeled.needs) / 2 : 0
+    // Checked for light handling only, it counts half.
+    const share = peeled?.under === 'light' ? 0.5 : 1
+    const inPeel = peeled && !peeled.partFirst ? byMargin(peeled.holds / peeled.needs) * share : 0
     if (peeled && inPeel < 0) {
       const [holds, needs] = measuredAlike([peeled.holds, peeled.needs], 'N/mm')
+      const { long, meets } = likelyParts(peeled)
       return push(
         inPeel,
-        `A weak joint holds about ${holds} in peel, and even lightly handled it meets about ${needs}: ` +
-          `${short(peeled)}.`,
+        `A weak joint holds about ${holds}${long} in peel, and ${meets} ${needs}: ${short(peeled)}.`,
         s.geometry === null,
       )
     }
@@ -141,9 +143,10 @@ const strength = rule(
     const db = pulled ? byMargin(pulled.holds / pulled.needs) : 0
     if (!pulled || db === 0) return null
     const [holds, needs] = forcesAlike([pulled.holds, pulled.needs], s.forceUnit)
+    const { long, meets } = likelyParts(pulled)
     return push(
       db,
-      `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${holds} here, and it meets ${needs}: ` +
+      `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${holds}${long} here, and ${meets} ${needs}: ` +
         `${short(pulled)}. Widen it or add a fixing.`,
     )
   },
