@@ -187,10 +187,6 @@ section {
 .wide {
   grid-column: 1 / -1;
 }
-.acts {
-  display: flex;
-  gap: 10px;
-}
 li {
   display: grid;
   grid-template-columns: 220px minmax(0, 1fr) auto;

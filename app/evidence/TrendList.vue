@@ -6,6 +6,7 @@ import { seededRandom } from '../../core/planning/random'
 import { useBench } from '../bench/store'
 import { trendWords } from './evidenceWords'
 import { noonOf } from '../../core/quantities/days'
+import { dateName } from '../look/times'
 
 /** What changes with time: a bottle with the months it is open, a hand with the pieces it has made. */
 const props = defineProps<{ evidence: readonly PairEvidence[] }>()
@@ -66,7 +67,7 @@ const packs = computed(() => {
     <ul v-if="packs.length" class="small num mute">
       <li v-for="one in packs" :key="one.id">
         {{ one.glue }}<template v-if="one.batch">, batch {{ one.batch }}</template
-        ><template v-if="one.opened">, opened {{ one.opened }}</template
+        ><template v-if="one.opened">, opened {{ dateName(one.opened) }}</template
         >: {{ one.count }} pulled
       </li>
     </ul>

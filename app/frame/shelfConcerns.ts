@@ -1,6 +1,7 @@
 import { familyOf, isFamily } from '../../core/knowledge/families'
 import type { Adhesive, StockItem } from '../../core/records/shelf'
 import { packAge } from '../../core/situation/packs'
+import { dateName } from '../look/times'
 
 export interface ShelfConcern {
   id: string
@@ -20,7 +21,7 @@ export function shelfConcerns(
     if (!adhesive) return []
     const { daysOpen: open, expired } = packAge(pack, now)
     const keeps = isFamily(adhesive.family) ? familyOf(adhesive.family).shelfOpenedDays : Infinity
-    if (expired) return [{ id: pack.id, name: adhesive.name, why: `past its date of ${pack.expiresOn}` }]
+    if (expired) return [{ id: pack.id, name: adhesive.name, why: `past its date of ${dateName(pack.expiresOn!)}` }]
     if (open !== null && open > keeps)
       return [{ id: pack.id, name: adhesive.name, why: `open for ${open} days where its kind keeps about ${keeps}` }]
     return []

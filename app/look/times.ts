@@ -20,10 +20,18 @@ const dayWords = (date: Date) => `${weekdays[date.getDay()]} ${date.getDate()} $
 /** "Sat 12 Dec" of a calendar day such as 2026-12-12. */
 export const dayName = (day: string): string => dayWords(new Date(noonOf(day)))
 
-/** "18:46", or with its day when it is not today. */
+/** Further away than this, ms, a day is named with its year: the same day of another year could be meant. */
+const NEAR = 300 * 86_400_000
+
+/** "18:46", or with its day when it is not today, and its year when it is long ago or far ahead. */
 export function momentName(at: number, now: number): string {
-  return dayOf(at) === dayOf(now) ? clockTime(at) : `${dayWords(new Date(at))}, ${clockTime(at)}`
+  if (dayOf(at) === dayOf(now)) return clockTime(at)
+  const date = new Date(at)
+  const year = Math.abs(at - now) > NEAR ? ` ${date.getFullYear()}` : ''
+  return `${dayWords(date)}${year}, ${clockTime(at)}`
 }
 
 /** "28 November 2026", for what is read years later. */
 export const dayWithYear = (at: number): string => new Intl.DateTimeFormat('en-GB', { dateStyle: 'long' }).format(at)
+/** "19 October 2026" of a calendar day such as 2026-10-19. */
+export const dateName = (day: string): string => dayWithYear(noonOf(day))

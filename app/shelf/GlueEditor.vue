@@ -210,10 +210,6 @@ legend {
   min-height: 32px;
   font-size: 0.9375rem;
 }
-.acts {
-  display: flex;
-  gap: 10px;
-}
 @media (max-width: 500px) {
   .two {
     grid-column: 1 / -1;

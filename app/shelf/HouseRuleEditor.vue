@@ -128,10 +128,6 @@ async function keep() {
 .whole {
   grid-column: 1 / -1;
 }
-.acts {
-  display: flex;
-  gap: 10px;
-}
 @media (max-width: 500px) {
   .wide {
     grid-column: 1 / -1;

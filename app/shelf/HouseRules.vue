@@ -104,9 +104,6 @@ li {
 li > .editor {
   grid-column: 1 / -1;
 }
-.acts {
-  display: flex;
-}
 @media (max-width: 900px) {
   li {
     grid-template-columns: minmax(0, 1fr);

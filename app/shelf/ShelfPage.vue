@@ -102,7 +102,9 @@ const packWords = ({ packSize, packUnit, packPrice }: Adhesive) =>
                   .join(', ')
               }}
             </p>
-            <v-btn class="quiet" :aria-label="`Change ${glue.name}`" @click="editing = glue.id">Change</v-btn>
+            <div class="acts">
+              <v-btn class="quiet" :aria-label="`Change ${glue.name}`" @click="editing = glue.id">Change</v-btn>
+            </div>
           </template>
         </li>
       </ul>
@@ -120,7 +122,9 @@ const packWords = ({ packSize, packUnit, packPrice }: Adhesive) =>
             >{{ materialClassOf(material.classId).name
             }}<template v-if="material.thicknessMm">, {{ material.thicknessMm }} mm</template></span
           >
-          <v-btn class="quiet" :aria-label="`Change ${material.name}`" @click="change(material)">Change</v-btn>
+          <div class="acts">
+            <v-btn class="quiet" :aria-label="`Change ${material.name}`" @click="change(material)">Change</v-btn>
+          </div>
         </li>
       </ul>
       <form class="add" @submit.prevent="keep">

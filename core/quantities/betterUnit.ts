@@ -33,13 +33,14 @@ export function measured(value: number, unit: string): string {
 
 /**
  * Figures that one sentence compares, in one unit: that of the smallest, 8.80 N/m against 300 N/m, or where the largest
- * would get too many digits by it, that of the largest.
+ * would get too many digits by it, that of the largest. Where no unit suits both, as so far apart, each in its own.
  */
 export function measuredAlike(values: readonly number[], unit: string): string[] {
   const sizes = values.map(Math.abs).filter((size) => size > 0)
   if (!sizes.length) return values.map(() => measured(0, unit))
   const [least, most] = [Math.min(...sizes), Math.max(...sizes)]
   const factorBy = (size: number) => inBetterUnit(size, unit).value / size
-  const by = most * factorBy(least) <= MOST ? least : most
+  const by = [least, most].find((size) => most * factorBy(size) <= MOST && least * factorBy(size) >= LEAST)
+  if (by === undefined) return values.map((value) => measured(value, unit))
   return values.map((value) => `${figureOf(value * factorBy(by))} ${inBetterUnit(by, unit).unit}`)
 }

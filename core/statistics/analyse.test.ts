@@ -177,6 +177,22 @@ describe('the strength model itself', () => {
       }) as Error,
     )
   })
+  it.each<[string, ModelReading, string, string]>([
+    ['nought', exact('A', 0)[0]!, 'not-positive', 'value'],
+    ['less than nothing', atLeast('A', -1)[0]!, 'not-positive', 'low'],
+    ['nought at most', atMost('A', 0)[0]!, 'not-positive', 'high'],
+    ['no number', exact('A', NaN)[0]!, 'not-a-number', 'value'],
+    ['a step below nothing', between('A', -1, 3), 'negative', 'low'],
+    ['a step that ends at nothing', between('A', 0, 0), 'not-positive', 'high'],
+    ['steps the wrong way round', between('A', 5, 3), 'out-of-order', ''],
+  ])('refuses %s, and says where', (_, reading, code, at) => {
+    expect(() => analyse({ required: null, readings: [set[0]!, reading] })).toThrow(
+      expect.objectContaining({
+        code,
+        path: expect.stringMatching(new RegExp(`readings\\.1.*${at}`)) as unknown,
+      }) as Error,
+    )
+  })
   it('has nothing to say without readings, and reports its progress', () => {
     expect(analyse({ required: 1, readings: [] })).toEqual({ scatter: null, procedures: [], ratios: [] })
     const steps: number[] = []

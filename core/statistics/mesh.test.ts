@@ -66,6 +66,29 @@ describe.each(known)('the mesh of $name', ({ curve, logZ, cdf, mean, variance })
     expect(cdfOf(mesh, mesh.x[0]! - 1)).toBe(0)
     expect(cdfOf(mesh, mesh.x.at(-1)! + 1)).toBe(1)
   })
+  it('goes out to where next to nothing is left, with its nodes in order, and not far beyond', () => {
+    const { x, f, sum } = meshOf(curve, 0, 1)
+    x.forEach((at, i) => expect(at).toBeGreaterThan(x[i - 1] ?? -Infinity))
+    sum.forEach((at, i) => expect(at).toBeGreaterThanOrEqual(sum[i - 1] ?? 0))
+    for (const edge of [f[0]!, f.at(-1)!]) {
+      expect(edge).toBeLessThan(Math.exp(-33.9))
+      expect(curve(edge === f[0] ? x[0]! : x.at(-1)!).log - Math.log(Math.max(...f))).toBeGreaterThan(-60)
+    }
+  })
+  it('has as few nodes for a thing a thousand times narrower, or wider, as for itself', () => {
+    const usual = meshOf(curve, 0, 1).x.length
+    expect(usual).toBeLessThan(400)
+    for (const k of [1e-3, 1e3]) {
+      const scaled: LogCurve = (x) => {
+        const { log, slope } = curve(x / k)
+        return { log, slope: slope / k }
+      }
+      const { x, logZ: whole } = meshOf(scaled, 0, k)
+      expect(x.length / usual).toBeGreaterThan(0.9)
+      expect(x.length / usual).toBeLessThan(1.1)
+      expect(whole).toBeCloseTo(logZ + Math.log(k), 4)
+    }
+  })
   it('is looser and smaller where only the place is wanted', () => {
     const [fine, loose] = [meshOf(curve, 0, 1), meshOf(curve, 0, 1, COARSE)]
     expect(loose.x.length).toBeLessThan(fine.x.length / 2)

@@ -4,6 +4,7 @@ import type { GlueTask } from '../../../core/planning/gluing'
 import { useBench } from '../../bench/store'
 import { stepNotes, USES_GLUE, USES_TOOL } from './stepNotes'
 import FieldPart from '../../look/FieldPart'
+import { dateName } from '../../look/times'
 
 /** What may be noted with a step: who, which clamp or pack, how much by weighing the bottle. All may stay open. */
 const props = defineProps<{ task: GlueTask; mix: number | null }>()
@@ -39,7 +40,7 @@ const people = computed(() => [
           <select v-model="stepNotes.stock[task.procedure.id]" class="plain">
             <option :value="undefined">not said</option>
             <option v-for="one in packs" :key="one.id" :value="one.id">
-              {{ one.batch || 'no batch' }}{{ one.openedOn ? `, opened ${one.openedOn}` : ', unopened' }}
+              {{ one.batch || 'no batch' }}{{ one.openedOn ? `, opened ${dateName(one.openedOn)}` : ', unopened' }}
             </option>
           </select>
         </FieldPart>

@@ -85,12 +85,12 @@ function start(what: 'dilution' | 'blend') {
       <p v-if="procedure.blend?.batch" class="mute small">batch {{ procedure.blend.batch }}</p>
       <v-btn class="quiet" @click="emit('put', { dilution: null, blend: null }, 'neat')">Use it neat</v-btn>
     </div>
-    <template v-else>
+    <div v-else class="acts">
       <v-btn v-if="waterBorne" class="quiet" :aria-expanded="open === 'dilution'" @click="start('dilution')"
         >Dilute with water</v-btn
       >
       <v-btn class="quiet" :aria-expanded="open === 'blend'" @click="start('blend')">Blend by weight</v-btn>
-    </template>
+    </div>
     <form v-if="open === 'dilution'" @submit.prevent="keepDilution">
       <FieldPart label="Parts of glue">
         <input v-model="glue" class="plain" inputmode="decimal" />

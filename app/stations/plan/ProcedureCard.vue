@@ -129,15 +129,17 @@ const put = (patch: Partial<Procedure>, what: string, opened: Partial<Procedure>
     </details>
     <div v-if="!locked" class="amount">
       <AmountFields :procedure="procedure" @put="put" />
-      <v-btn class="quiet" @click="vary"
-        >Copy and vary one thing<span class="visually-hidden"> of {{ procedure.name }}</span></v-btn
-      >
-      <v-btn v-if="!control" class="quiet" @click="emit('control')"
-        >Make it the control<span class="visually-hidden">: {{ procedure.name }}</span></v-btn
-      >
-      <v-btn v-else class="quiet" @click="befriend"
-        >Add it on raw card<span class="visually-hidden">: {{ procedure.name }}</span></v-btn
-      >
+      <div class="acts">
+        <v-btn class="quiet" @click="vary"
+          >Copy and vary one thing<span class="visually-hidden"> of {{ procedure.name }}</span></v-btn
+        >
+        <v-btn v-if="!control" class="quiet" @click="emit('control')"
+          >Make it the control<span class="visually-hidden">: {{ procedure.name }}</span></v-btn
+        >
+        <v-btn v-else class="quiet" @click="befriend"
+          >Add it on raw card<span class="visually-hidden">: {{ procedure.name }}</span></v-btn
+        >
+      </div>
     </div>
   </article>
 </template>

@@ -97,7 +97,7 @@ const leaveOut = () => put(null, 'without its second glue', { second: second.val
         {{ deciding?.text }}
       </p>
     </div>
-    <template v-if="!locked">
+    <div v-if="!locked" class="acts">
       <v-btn class="quiet" :aria-expanded="open" @click="start"
         >{{ second ? 'Change the second glue' : 'Add a second glue'
         }}<span class="visually-hidden"> of {{ procedure.name }}</span></v-btn
@@ -105,7 +105,7 @@ const leaveOut = () => put(null, 'without its second glue', { second: second.val
       <v-btn v-if="second" class="quiet" @click="leaveOut"
         >Leave the second glue out<span class="visually-hidden"> of {{ procedure.name }}</span></v-btn
       >
-    </template>
+    </div>
     <form v-if="open && !locked" @submit.prevent="keep">
       <FieldPart class="wide" label="Second glue" name="glue">
         <select v-model="glue" class="plain">

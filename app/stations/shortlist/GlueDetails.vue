@@ -7,6 +7,7 @@ import { harmOfUndoing, waysToUndo } from '../../../core/screening/undoing'
 import type { Candidate } from '../../../core/screening/shortlist'
 import { glueGrams } from '../../../core/situation/situation'
 import { figure } from '../../look/figures'
+import { dateName } from '../../look/times'
 
 /** What to have ready, what evaporates, and how to take it apart again. */
 const props = defineProps<{ candidate: Candidate }>()
@@ -31,8 +32,8 @@ const stock = computed(() => {
   const left = `${Math.round(pack.left * 100)} % left`
   return [
     pack.batch && `batch ${pack.batch}`,
-    pack.openedOn && `opened ${pack.openedOn}`,
-    pack.expiresOn && `good until ${pack.expiresOn}`,
+    pack.openedOn && `opened ${dateName(pack.openedOn)}`,
+    pack.expiresOn && `good until ${dateName(pack.expiresOn)}`,
     left,
   ]
     .filter(Boolean)

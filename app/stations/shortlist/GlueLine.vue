@@ -168,8 +168,8 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
   line-height: 1.3;
 }
 .acts {
-  display: flex;
-  gap: 4px;
+  gap: 4px 14px;
+  flex-wrap: nowrap;
   justify-content: end;
 }
 .picked {

@@ -115,6 +115,20 @@ describe('what the reason of strength says', () => {
     expect(light.db).toBeGreaterThanOrEqual(-10)
     expect(strap({ weightKg: 20, motion: 'still' })!.text).toMatch(/ for long in peel/)
   })
+  it('is a part’s fault too where a said weight would tear it, and not under light handling', () => {
+    const strap = (patch: Partial<Brief>) =>
+      screen(
+        on(
+          'epoxy-slow',
+          { loads: ['peel'], geometry: 'lap', widthMm: 25, ...patch },
+          {},
+          'webbing',
+          'thermoform-filled',
+        ),
+      ).reasons.find(({ rule }) => rule === 'strength')
+    expect(strap({})).toBeUndefined()
+    expect(strap({ weightKg: 1.2, motion: 'walked' })!.text).toMatch(/ in peel, then the part tears, and it meets /)
+  })
   it('compares in one unit', () => {
     for (const [a, b, family] of [
       ['foam-xps', 'fabric-cotton', 'glue-stick'],

@@ -127,15 +127,16 @@ const strength = rule(
   'typical strengths of the tables, the weaker face, the weak joint in twenty',
   (s) => {
     const peeled = likelyPeel(s)
-    // Checked for light handling only, it counts half.
-    const share = peeled?.under === 'light' ? 0.5 : 1
-    const inPeel = peeled && !peeled.partFirst ? byMargin(peeled.holds / peeled.needs) * share : 0
+    // Checked for light handling only, it counts half, and a part that tears before its glue not at all.
+    const share = peeled?.under !== 'light' ? 1 : peeled.partFirst ? 0 : 0.5
+    const inPeel = peeled ? byMargin(peeled.holds / peeled.needs) * share : 0
     if (peeled && inPeel < 0) {
       const [holds, needs] = measuredAlike([peeled.holds, peeled.needs], 'N/mm')
       const { long, meets } = likelyParts(peeled)
       return push(
         inPeel,
-        `A weak joint holds about ${holds}${long} in peel, and ${meets} ${needs}: ${short(peeled)}.`,
+        `A weak joint holds about ${holds}${long} in peel${peeled.partFirst ? ', then the part tears' : ''}, and ` +
+          `${meets} ${needs}: ${short(peeled)}.`,
         s.geometry === null,
       )
     }

@@ -2,7 +2,7 @@
  * The strength model by plain brute force, for tests and the benchmark: a dense even grid over ln σ and μ, every
  * reading at every node. Shares no code with the product; Φ comes from a power series and a continued fraction.
  */
-type Reading = { procedure: string } & (
+export type Reading = { procedure: string } & (
   | { kind: 'exact'; value: number }
   | { kind: 'atLeast'; low: number }
   | { kind: 'atMost'; high: number }
@@ -41,7 +41,8 @@ function logBetween(a: number, b: number): number {
   return big + Math.log(-Math.expm1(small - big))
 }
 
-function logLikelihood(r: Reading, mu: number, sigma: number): number {
+/** ln likelihood of one reading by its definition. */
+export function logLikelihood(r: Reading, mu: number, sigma: number): number {
   const z = (v: number) => (Math.log(v) - mu) / sigma
   if (r.kind === 'exact') return -0.5 * z(r.value) ** 2 - LN_ROOT_2PI - Math.log(sigma)
   if (r.kind === 'atLeast') return logLower(-z(r.low))
