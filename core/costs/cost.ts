@@ -43,6 +43,8 @@ export interface CostResult {
   workCost: number
 }
 
+/** Share of glue lost in mixing, nozzle and brush. */
+export const WASTE = 0.1
 /** One hot-melt stick is 9 g (knowledge, reading notes). */
 const STICK_G = 9
 /** Width of a tape whose row says none, mm. */

@@ -7,7 +7,8 @@ import type { Procedure } from '../records/procedure'
 import { coverS } from '../screening/rules/cover'
 import { glueShare, recipe } from './mix'
 import { CLOSE_S, GUN_WARMS_S, LEAST_MIX_G, POT_SHARE } from './mixing'
-import { gramsPerCm2, WASTE } from './needs'
+import { WASTE } from '../costs/cost'
+import { gramsPerCm2 } from './needs'
 import { handsOnMinutes } from './steps'
 
 /** What a maker works out at the bench. */

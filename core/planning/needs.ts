@@ -1,7 +1,7 @@
 import { measured } from '../quantities/betterUnit'
 import { digitsOf, figureOf } from '../quantities/figure'
 import { bondedAreaOf, withSpares } from '../coupons/pieces'
-import { packGrams } from '../costs/cost'
+import { packGrams, WASTE } from '../costs/cost'
 import { packOf } from '../costs/pack'
 import type { Family } from '../knowledge/families'
 import type { Arm } from '../records/round'
@@ -12,8 +12,6 @@ import { isUntreated } from './controls'
 import { CLOSE_S, LEAST_MIX_G, POT_SHARE } from './mixing'
 import { handsOnMinutes } from './steps'
 
-/** Share of glue lost in mixing, nozzle and brush. */
-export const WASTE = 0.1
 /** Pulling and noting one piece, min. */
 export const PULL_MIN = 2
 

@@ -8,7 +8,8 @@ import { coverS } from '../screening/rules/cover'
 import { perMix, skins, within } from './benchSums'
 import { glueShare, recipe } from './mix'
 import { LEAST_MIX_G } from './mixing'
-import { gramsPerCm2, WASTE } from './needs'
+import { WASTE } from '../costs/cost'
+import { gramsPerCm2 } from './needs'
 
 /** Mixes of the build's own joints that are alike: how many, and of each the joints it serves and its weight. */
 interface RealMix {

@@ -1,6 +1,6 @@
 import type { PackAge } from './packs'
 import { requiredLoad } from '../loads/requirement'
-import { packGrams } from '../costs/cost'
+import { cost, packGrams, WASTE } from '../costs/cost'
 import { cureOf, inRoom, type Cure } from '../cure/cure'
 import { STANDARD_ROOM } from '../cure/room'
 import { type Family, type WaterClass } from '../knowledge/families'
@@ -197,7 +197,7 @@ export function situationOf(
     ...cured,
     labelled: around.labelled ?? [],
     facts: around.facts ?? {},
-    glueCost: around.packPrice == null || areaCm2 === null ? null : glueCost(family, areaCm2, around.packPrice),
+    glueCost: around.packPrice == null || areaCm2 === null ? null : glueCost(family, faces, areaCm2, around.packPrice),
     pack: around.pack ?? null,
     helpers: around.helpers ?? [],
     dab: around.dab ?? null,
@@ -228,15 +228,17 @@ export function glueGrams(family: Family, areaCm2: number, gapMm: number | null)
   return Math.max(spread, filled)
 }
 
-/** Price of the glue alone in one joint; null where the pack holds nothing that can be weighed out. */
-function glueCost(family: Family, areaCm2: number, packPrice: number): number | null {
-  const packG = packGrams({
-    family: family.id,
-    packSize: family.packSize,
-    packUnit: family.packUnit,
-    packPrice,
-    spreadGm2: family.spreadGm2,
-    densityGml: family.densityGml,
-  })
-  return packG > 0 ? (glueGrams(family, areaCm2, null) / packG) * packPrice : null
+/** The face that drinks the first coat of a glue that sinks in, so that it is coated twice; null where none does. */
+export const drinkingFace = ({ family, faces }: Pick<Situation, 'family' | 'faces'>): Face | null =>
+  family.traits.includes('sinks-in')
+    ? (faces.find(({ material }) => material !== null && material.porosity > 0.5) ?? null)
+    : null
+
+/** Price of the glue alone in one joint, coats and loss counted; null where a pack holds nothing to weigh out. */
+function glueCost(family: Family, faces: Situation['faces'], areaCm2: number, packPrice: number): number | null {
+  const { id, packSize, packUnit, spreadGm2, densityGml } = family
+  const adhesive = { family: id, packSize, packUnit, packPrice, spreadGm2, densityGml }
+  if (packGrams(adhesive) <= 0) return null
+  const coats = drinkingFace({ family, faces }) ? 2 : 1
+  return cost({ adhesive, areaCm2, coats, waste: WASTE, joints: 1 }).glueCost
 }

@@ -43,7 +43,12 @@ function whyLoad(): Explanation {
     lines: [
       `What ${many.value ? 'each joint' : 'the joint'} must carry at least: its share of the weight, times ` +
         'gravity, times a factor for how it moves.',
-      ...(required.value!.motionOpen ? ['How it moves is still open: hanging still is taken, the mildest case.'] : []),
+      ...(required.value!.motionOpen
+        ? [
+            'How it moves is still open: hanging still is taken, the mildest case. Which glues suit is judged as if ' +
+              'it were walked about.',
+          ]
+        : []),
     ],
     formula: sumOfForce(),
     source,

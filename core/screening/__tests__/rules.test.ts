@@ -679,7 +679,7 @@ const cases: [rule: string, verdict: 'block' | 'caution' | 'fit' | 'note', fires
     'dearer-than-said',
     'caution',
     ['metal', 'wood', 'ca-gel', { ...square(100), maxCost: 0.4, around: { packPrice: 7 } }],
-    ['metal', 'wood', 'ca-gel', { ...square(100), maxCost: 0.43, around: { packPrice: 7 } }],
+    ['metal', 'wood', 'ca-gel', { ...square(100), maxCost: 0.47, around: { packPrice: 7 } }],
   ],
   [
     'dust-of-sanding',
@@ -942,10 +942,10 @@ describe('each rule of the trade', () => {
     expect(said('open-time-vs-area', ['wood', 'print-pla', 'ca-medium', square(200)])).toMatch(
       /400 cm² takes about 40 s to cover; this one skins in 20 s/,
     )
-    // By hand: 100 cm² × 120 g/m² = 1.2 g of 20 g for 7.00 is 0.42.
+    // By hand: 100 cm² × 120 g/m² and a tenth lost = 1.32 g of 20 g for 7.00 is 0.46.
     expect(
       said('dearer-than-said', ['metal', 'wood', 'ca-gel', { ...square(100), maxCost: 0.4, around: { packPrice: 7 } }]),
-    ).toMatch(/0\.42 a joint/)
+    ).toMatch(/0\.46 a joint/)
   })
   it('knows of all rules of the trade by name', () => {
     const names = rules.map(({ id }) => id)

@@ -1,8 +1,8 @@
 import { figureOf } from '../../quantities/figure'
 import { showMoney } from '../../quantities/money'
 import { caution, note, push, type Rule, rule } from '../rule'
-import { glueGrams } from '../../situation/situation'
-import { has, inView, someFace, thicknessOf } from '../../situation/about'
+import { drinkingFace, glueGrams } from '../../situation/situation'
+import { has, inView, thicknessOf } from '../../situation/about'
 import { isHotmelt, isPressure, isSilicone } from './kinds'
 import { harmOfUndoing, waysToUndo } from '../undoing'
 
@@ -76,7 +76,7 @@ const lineThicknessAndWeight = rule(
 )
 
 const repeatCoats = rule('repeat-coats', 'Peel strip, one coat against two.', 'sizing of absorbent faces', (s) => {
-  const face = has(s, 'sinks-in') ? someFace(s, (m) => m.porosity > 0.5) : null
+  const face = drinkingFace(s)
   return face
     ? note(`Let a first coat soak into side ${face.side} and dry, then coat again so that glue is left on the surface.`)
     : null
