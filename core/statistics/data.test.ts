@@ -54,6 +54,13 @@ describe('readings as the model takes them', () => {
     const b = (list: readonly ModelReading[]) => grouped(list).groups.find(({ procedure }) => procedure === 'B')
     expect(b([...readings].reverse())).toEqual(b(readings))
     expect(grouped([...readings].reverse()).m0).toBe(grouped(readings).m0)
+    // Sums of these differ in their last bits by the order in which they are added.
+    const many = [3.1, 1e5, 0.07, 2.9e-4, 41, 1.03, 7e3, 0.6, 12.7, 5e-6].map((value): ModelReading => ({
+      procedure: 'D',
+      kind: 'exact',
+      value,
+    }))
+    expect(grouped([...many].reverse())).toEqual(grouped(many))
   })
 })
 
