@@ -36,7 +36,7 @@ const rows = computed(() =>
       <div class="line heads" role="row">
         <span role="columnheader">procedure, typical strength</span>
         <span class="chart-head" aria-hidden="true"
-          ><span>● typical, 90 % range</span> <span class="go-text">▲ weak joint</span>
+          ><span>● typical, 90 % range</span> <span class="go-text">▲ weak joint, lower bound</span>
           <span v-if="limit" class="fails">┆ pass limit</span></span
         >
         <span role="columnheader" class="r">19 in 20 hold</span>

@@ -61,6 +61,10 @@ function why(procedure: Procedure, item: Item): Explanation {
 </script>
 
 <template>
+  <p class="small mute">
+    Each figure is the middle of what its draws allow, not the lower bound that the rows above hold to. The bar is what
+    it counts for.
+  </p>
   <div class="scroll" tabindex="0" role="region" aria-label="All that counts, procedure by procedure">
     <table class="beside">
       <thead>
