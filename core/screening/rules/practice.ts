@@ -121,6 +121,8 @@ const short = ({ holds, needs }: { holds: number; needs: number }) =>
     ? 'it may let go'
     : `it should hold ${margins.at(-1)} times that, not ${(Math.floor((10 * holds) / needs) / 10).toFixed(1)} times`
 
+const MEND = 'Widen it or add a fixing.'
+
 const strength = rule(
   'strength',
   'Hang four times the weight for a day, or pull a scrap until it lets go.',
@@ -136,7 +138,7 @@ const strength = rule(
       return push(
         inPeel,
         `A weak joint holds about ${holds}${long} in peel${peeled.partFirst ? ', then the part tears' : ''}, and ` +
-          `${meets} ${needs}: ${short(peeled)}.`,
+          `${meets} ${needs}: ${short(peeled)}.${peeled.under === 'light' ? '' : ` ${MEND}`}`,
         s.geometry === null,
       )
     }
@@ -148,7 +150,7 @@ const strength = rule(
     return push(
       db,
       `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${holds}${long} here, and ${meets} ${needs}: ` +
-        `${short(pulled)}. Widen it or add a fixing.`,
+        `${short(pulled)}. ${MEND}`,
     )
   },
   BY_PULL,
