@@ -9,9 +9,16 @@ import './look/appearance'
 import { vuetify } from './look/vuetify'
 import App from './frame/App.vue'
 import { router } from './router'
+import { readSettings } from './storage/settings'
 
 guardPresses()
 window.addEventListener('error', ({ error, message }) => noteFault(error ?? message, now()))
 window.addEventListener('unhandledrejection', ({ reason }) => noteFault(reason, now()))
 router.afterEach(({ name }) => notePage(String(name ?? ''), now()))
-createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app')
+
+/** A storage that hangs is told by the page, which then comes with the usual settings, ms. */
+const SETTINGS_WAIT_MS = 1500
+// The theme stands before the first page is drawn.
+void Promise.race([readSettings(), new Promise((resolve) => setTimeout(resolve, SETTINGS_WAIT_MS))])
+  .catch(() => {})
+  .then(() => createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app'))

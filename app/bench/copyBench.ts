@@ -1,5 +1,5 @@
 import { writeBenchFile } from '../../core/formats/writeBenchFile'
-import { browserCells } from './browserCells'
+import { browserCells } from '../storage/browserCells'
 import { newId } from './ids'
 import { Ledger, type LedgerTools } from './ledger'
 import { writeCopy } from './secondCopy'

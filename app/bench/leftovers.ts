@@ -1,4 +1,4 @@
-import { databaseNames, dropDatabase } from './browserCells'
+import { databaseNames, dropDatabase } from '../storage/databases'
 import { addingLock, changeIndex, INDEX, PREFIX, readIndex } from './library'
 import { dropPhotos, PHOTOS } from './photos'
 import { copiedBenches, dropCopies } from './secondCopy'

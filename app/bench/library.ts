@@ -1,7 +1,9 @@
 import { newBench } from './newBench'
 import { noTables, type Tables } from '../../core/records/tables'
-import { browserCells, databaseNames, dropDatabase } from './browserCells'
-import type { Cells } from './cells'
+import { browserCells } from '../storage/browserCells'
+import { databaseNames, dropDatabase } from '../storage/databases'
+import type { Cells } from '../storage/cells'
+import { keepSetting, setting } from '../storage/settings'
 import { now } from './clock'
 import { newId } from './ids'
 import { BenchStorage } from './storage'
@@ -75,22 +77,23 @@ export const departure = async (id: string): Promise<Departed | null> =>
 export const benchStorage = (id: string, onGone: () => void = () => {}): BenchStorage =>
   new BenchStorage(browserCells(PREFIX + id, 'ledger', false, onGone))
 
-/** Which bench this tab has open, or had open last. */
+/** Which bench this tab has open, or any had open last. */
 export function rememberedBench(): string | null {
   try {
-    return sessionStorage.getItem(OPEN_KEY) ?? localStorage.getItem(OPEN_KEY)
+    return sessionStorage.getItem(OPEN_KEY) ?? setting('openBench') ?? null
   } catch {
-    return null
+    return setting('openBench') ?? null
   }
 }
 
 export async function rememberBench(id: string): Promise<void> {
   try {
+    // For this tab alone, as long as it stands.
     sessionStorage.setItem(OPEN_KEY, id)
-    localStorage.setItem(OPEN_KEY, id)
   } catch {
     // Blocked storage: the ledger says so when it opens.
   }
+  keepSetting('openBench', id)
   await changeIndex((index) => index.benches.forEach((bench) => bench.id === id && (bench.openedAt = now())))
 }
 

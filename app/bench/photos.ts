@@ -1,5 +1,6 @@
-import { browserCells, dropDatabase } from './browserCells'
-import { memoryCells, type Cells } from './cells'
+import { browserCells } from '../storage/browserCells'
+import { dropDatabase, hasDatabases } from '../storage/databases'
+import { memoryCells, type Cells } from '../storage/cells'
 import { DAY_MS } from '../../core/quantities/days'
 
 /** What is kept of a photo beside its record: its pixels, in a database of their own for each bench. */
@@ -20,7 +21,7 @@ function cellsOf(bench: string | null): Cells {
   const there = open.get(bench)
   if (there) return there
   // A bench that is only in memory, and a browser without databases, keep them as long as the page stands.
-  const inMemory = bench === null || typeof indexedDB === 'undefined'
+  const inMemory = bench === null || !hasDatabases()
   const cells = inMemory ? memoryCells() : browserCells(nameOf(bench), 'photos', true, () => void open.delete(bench))
   open.set(bench, cells)
   return cells

@@ -1,7 +1,7 @@
 import { CodedError } from '../../core/errors'
 import type { Entry } from '../../core/records/entry'
 import { tableNames, type AnyRecord, type TableName, type Tables } from '../../core/records/tables'
-import { CellsGone, type Cells, type CellTurn } from './cells'
+import { CellsGone, type Cells, type CellTurn } from '../storage/cells'
 
 /** What of the entries is folded into the stored tables, and under which generation each table stands. */
 interface Head {

@@ -1,5 +1,5 @@
 import { fileSave, supported } from 'browser-fs-access'
-import { browserCells } from '../bench/browserCells'
+import { newInstance } from '../storage/instances'
 
 /** A file outside the browser that is kept up to date, where the browser can write to one again. */
 export interface KeptFile {
@@ -11,15 +11,16 @@ export interface KeptFile {
 /** not every browser can ask again, and the usual types do not know those that can */
 type Asking = FileSystemFileHandle & { requestPermission?: (of: { mode: 'readwrite' }) => Promise<PermissionState> }
 
-const cells = () => browserCells('paste-keep', 'handles', true)
+let instance: LocalForage | null = null
+const handles = () => (instance ??= newInstance('paste-keep', 'handles'))
 export const canKeepUp = supported
 
 /** The file that was chosen for a bench; null where none was, or the browser has no such thing. */
 export async function keptFile(bench: string): Promise<KeptFile | null> {
   if (!canKeepUp) return null
-  return (await cells()
-    .run('read', (turn) => turn.get(bench))
-    .catch(() => null)) as KeptFile | null
+  return handles()
+    .getItem<KeptFile>(bench)
+    .catch(() => null)
 }
 
 /**
@@ -46,8 +47,8 @@ export async function writeOut(
   )
   if (!handle) return null
   const kept: KeptFile = { handle, name: handle.name, at: now }
-  await cells()
-    .run('write', (turn) => turn.put(bench, kept))
+  await handles()
+    .setItem(bench, kept)
     .catch(() => {})
   return kept
 }

@@ -4,7 +4,7 @@ import { seededRandom } from '../../../core/planning/random'
 import { emptyBench } from '../../../core/records/emptyBench'
 import { insert, update, type Entry } from '../../../core/records/entry'
 import { noTables, type RecordOf, type Tables } from '../../../core/records/tables'
-import { memoryCells, memoryPlace, type MemoryPlace } from '../cells'
+import { memoryCells, memoryPlace, type MemoryPlace } from '../../storage/cells'
 import { Ledger } from '../ledger'
 import { BenchStorage } from '../storage'
 

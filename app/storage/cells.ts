@@ -43,6 +43,31 @@ export const memoryPlace = (cells = new Map<string, unknown>()): MemoryPlace => 
   turn: Promise.resolve(),
 })
 
+/** A turn whose writes are gathered, so that all of them are made at its end or none. null: taken away. */
+export function gatheringTurn(cells: { get: (key: string) => Promise<unknown>; keys: () => Promise<string[]> }): {
+  turn: CellTurn
+  written: Map<string, { value: unknown } | null>
+} {
+  const written = new Map<string, { value: unknown } | null>()
+  const get = async (key: string) => (written.has(key) ? written.get(key)?.value : await cells.get(key)) ?? null
+  const put = async (key: string, value: unknown) => void written.set(key, { value })
+  const turn: CellTurn = {
+    get,
+    range: async (from, to) => {
+      const keys = new Set([...(await cells.keys()), ...written.keys()])
+      const there = [...keys].filter((key) => key >= from && key <= to && written.get(key) !== null).sort()
+      return Promise.all(there.map(async (key): Promise<[string, unknown]> => [key, await get(key)]))
+    },
+    add: async (key, value) => {
+      if ((await get(key)) !== null) throw new DOMException(`${key} is taken`, 'ConstraintError')
+      await put(key, value)
+    },
+    put,
+    remove: async (key) => void written.set(key, null),
+  }
+  return { turn, written }
+}
+
 /**
  * Cells in memory: for tests, and when the browser keeps nothing.
  * @param delay awaited before each answer, so that a simulated run can shuffle what happens when
@@ -50,32 +75,21 @@ export const memoryPlace = (cells = new Map<string, unknown>()): MemoryPlace => 
 export function memoryCells(place: MemoryPlace = memoryPlace(), delay: () => Promise<void> = async () => {}): Cells {
   async function once<T>(work: (turn: CellTurn) => Promise<T>): Promise<T> {
     if (place.gone) throw new CellsGone('the cells are gone')
-    const { cells } = place
-    // What is written stands over the cells until all of it is in; null: taken away.
-    const over = new Map<string, { value: unknown } | null>()
-    const has = (key: string) => (over.has(key) ? over.get(key) !== null : cells.has(key))
-    const value = (key: string) => structuredClone(over.has(key) ? over.get(key)?.value : cells.get(key))
-    const set = async (key: string, next: unknown) => {
-      await delay()
-      over.set(key, { value: structuredClone(next) })
-    }
+    const { turn, written } = gatheringTurn({
+      get: async (key) => structuredClone(place.cells.get(key)),
+      keys: async () => [...place.cells.keys()],
+    })
+    const { get, range, add, put, remove } = turn
     const result = await work({
-      get: async (key) => (await delay(), value(key) ?? null),
-      range: async (from, to) => {
-        await delay()
-        const keys = new Set([...cells.keys(), ...over.keys()].filter((key) => key >= from && key <= to && has(key)))
-        return [...keys].sort().map((key) => [key, value(key)])
-      },
-      add: async (key, next) => {
-        if (has(key)) throw new DOMException(`${key} is taken`, 'ConstraintError')
-        await set(key, next)
-      },
-      put: set,
-      remove: async (key) => void over.set(key, null),
+      get: async (key) => (await delay(), get(key)),
+      range: async (from, to) => (await delay(), range(from, to)),
+      add: async (key, value) => (await delay(), add(key, structuredClone(value))),
+      put: async (key, value) => (await delay(), put(key, structuredClone(value))),
+      remove,
     })
     await delay()
     if (place.gone) throw new CellsGone('the cells are gone')
-    for (const [key, next] of over) {
+    for (const [key, next] of written) {
       if (next) place.cells.set(key, next.value)
       else place.cells.delete(key)
     }
