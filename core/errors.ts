@@ -30,6 +30,7 @@ export type ErrorCode =
   | 'none-left'
   | 'bench-gone'
   | 'bench-damaged'
+  | 'newer-bench'
   | 'piece-missing'
   | 'worker-gone'
   | 'storage-silent'

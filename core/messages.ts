@@ -36,6 +36,9 @@ const sentences: Record<ErrorCode, string> = {
   'still-used': '{field} is still used by {by}. Nothing was written.',
   'bench-gone': 'This bench is no longer kept here: {detail}',
   'bench-damaged': 'This bench cannot be read whole: {detail}',
+  'newer-bench':
+    'This bench was stored by a newer build of the app (version {got}; this one knows up to {known}). Open it with ' +
+    'that build. It was left untouched.',
   'piece-missing':
     'A part of the app could not be fetched, so nothing was written. Is its server still running, or the network ' +
     'there? Then do it again, or open the app anew.',

@@ -8,7 +8,8 @@ import { loadCheck, type Check } from './checking'
 import { RecentEntries, UNDO_DEPTH } from './recent'
 import { BenchRecords } from './records'
 import { replay, type Mending } from './replay'
-import type { BenchStorage, Placed } from './storage'
+import type { BenchStorage } from './storage'
+import type { Placed } from './stored'
 
 /** How writing goes: what the screen says of it. */
 export interface SaveState {
@@ -38,7 +39,7 @@ const plain = (changes: Change[]): Change[] => JSON.parse(JSON.stringify(changes
 
 /** The storage failed, not what was to be written. */
 const isStorageFault = ({ code }: CodedError): boolean =>
-  code === 'bench-gone' || code === 'bench-damaged' || code === 'storage-silent'
+  ['bench-gone', 'bench-damaged', 'newer-bench', 'storage-silent'].includes(code)
 const isLost = (error: unknown): boolean => error instanceof CodedError && error.code !== 'storage-silent'
 
 /** Entries after which the tables are rewritten behind the entries. */

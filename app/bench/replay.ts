@@ -1,7 +1,7 @@
 import { sameRecord, type Entry } from '../../core/records/entry'
 import type { Check } from './checking'
 import type { BenchRecords } from './records'
-import type { Placed } from './storage'
+import type { Placed } from './stored'
 
 /** What was put in order in the log of an older bench. */
 export interface Mending {

@@ -1,21 +1,10 @@
-import { CodedError } from '../../core/errors'
 import type { Entry } from '../../core/records/entry'
 import { tableNames, type AnyRecord, type TableName, type Tables } from '../../core/records/tables'
+import { BENCH_VERSION } from '../../core/records/version'
+import { piece } from '../look/piece'
 import { CellsGone, type Cells, type CellTurn } from '../storage/cells'
-
-/** What of the entries is folded into the stored tables, and under which generation each table stands. */
-interface Head {
-  through: number
-  generations: Partial<Record<TableName, number>>
-  /** of this bench and no other: who wrote down another one is on a bench that was reset or brought back */
-  token: string
-}
-
-/** An entry with its place in the log: the number in its key. */
-export interface Placed {
-  seq: number
-  entry: Entry
-}
+import { asideKey, asRows, asText, damaged, entryKey, gone, knownVersion, placed, tableKey } from './stored'
+import type { Head, Placed } from './stored'
 
 export interface Snapshot {
   head: Head
@@ -28,33 +17,6 @@ export interface Snapshot {
 
 /** Whole tables are written: on a slow disk that takes its time, ms. */
 const TABLES_MS = 60_000
-const LAST = 999_999_999
-const entryKey = (seq: number) => `entry:${String(seq).padStart(9, '0')}`
-const asideKey = (seq: number) => `aside:${String(seq).padStart(9, '0')}`
-const tableKey = (table: TableName, generation: number) => `table:${table}:${generation}`
-
-/**
- * A table is kept as one text: a browser makes rows of it in about half the time that it needs for rows of its own
- * form. Benches from before have the rows themselves.
- */
-const asText = (rows: readonly AnyRecord[]): string => JSON.stringify(rows)
-function asRows(stored: unknown, name: TableName): AnyRecord[] {
-  if (Array.isArray(stored)) return stored as AnyRecord[]
-  if (typeof stored !== 'string') throw damaged(`its table “${name}” is missing`)
-  try {
-    return JSON.parse(stored) as AnyRecord[]
-  } catch {
-    throw damaged(`its table “${name}” cannot be read`)
-  }
-}
-
-const gone = (detail: string) => new CodedError('bench-gone', '', { detail })
-const damaged = (detail: string) => new CodedError('bench-damaged', '', { detail })
-
-async function placed(turn: CellTurn, from: number, to = LAST): Promise<Placed[]> {
-  const rows = await turn.range(entryKey(from), entryKey(to))
-  return rows.map(([key, entry]) => ({ seq: Number(key.slice('entry:'.length)), entry: entry as Entry }))
-}
 
 /**
  * Where one bench is kept. Every write checks, in its own transaction, that the bench is still this one (its token),
@@ -76,7 +38,7 @@ export class BenchStorage {
       'write',
       async (turn) => {
         await Promise.all(filled.map((name) => turn.put(tableKey(name, 1), asText(tables[name]))))
-        await turn.put('head', { through: 0, generations, token } satisfies Head)
+        await turn.put('head', { through: 0, generations, version: BENCH_VERSION, token } satisfies Head)
       },
       TABLES_MS,
     )
@@ -87,7 +49,7 @@ export class BenchStorage {
    * @param depth how many folded entries come along
    * @param token given to a bench that has none yet (it is from before tokens)
    * @throws CodedError bench-gone without a head, bench-damaged when a table is missing: never an empty one in its
-   * place
+   * place; newer-bench
    */
   async read(depth: number, token: string): Promise<Snapshot> {
     const read = async (turn: CellTurn) => {
@@ -108,6 +70,7 @@ export class BenchStorage {
         pending: entries.filter(({ seq }) => seq > head.through),
       }
     }
+    await this.bringUp(token)
     const snapshot = await this.run('read', read, TABLES_MS)
     if (snapshot.head.token) return snapshot
     const stored = await this.run('write', async (turn) => {
@@ -118,6 +81,14 @@ export class BenchStorage {
       return marked
     })
     return { ...snapshot, head: { ...snapshot.head, token: stored.token } }
+  }
+
+  /** A bench as an older build stored it is brought to the shapes of today; what an end cut off of that is settled. */
+  private async bringUp(token: string): Promise<void> {
+    const head = (await this.run('read', (turn) => turn.get('head'))) as Head | null
+    if (!head || (knownVersion(head) === BENCH_VERSION && !head.unproved)) return
+    const { bringUp } = await piece(() => import('./bringUp'))
+    await bringUp((mode, work) => this.run(mode, work, TABLES_MS), token)
   }
 
   /** Every entry that was ever stored, the first one first. */
@@ -202,6 +173,7 @@ async function headOf(turn: CellTurn, token: string): Promise<Head> {
   const head = (await turn.get('head')) as Head | null
   if (!head) throw gone('its first page is missing')
   if (head.token !== token) throw gone('another bench stands in its place')
+  knownVersion(head)
   return head
 }
 

@@ -4,6 +4,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { insert } from '../../core/records/entry'
 import { addBench, addEmptyBench, listBenches } from '../bench/library'
+import { browserCells } from '../storage/browserCells'
 import { dropDatabase } from '../storage/databases'
 import { useBench } from '../bench/store'
 import { buildDemoBench } from '../../demo/bench'
@@ -58,5 +59,24 @@ describe('opening a bench', () => {
       tone: 'bad',
       text: expect.stringMatching(/“Lost” could not be opened/) as string,
     })
+  })
+
+  it('goes on with another bench where one is of a newer build, says so, and leaves it as it is', async () => {
+    for (const { id } of await listBenches()) await dropDatabase(`paste-bench-${id}`)
+    const kept = await addBench(buildDemoBench(NOON))
+    const newer = await addEmptyBench('Newer')
+    const cells = browserCells(`paste-bench-${newer}`, 'ledger', false)
+    const head = await cells.run('write', async (turn) => {
+      const now = { ...((await turn.get('head')) as object), version: 99 }
+      await turn.put('head', now)
+      return now
+    })
+    sessionStorage.setItem('paste-bench-open', newer)
+    const bench = fresh()
+    await openSomeBench(bench)
+    expect(bench.id).toBe(kept)
+    expect(bench.notice?.text).toMatch(/“Newer” was not opened: .*newer build.*left untouched/)
+    expect(await cells.run('read', (turn) => turn.get('head'))).toEqual(head)
+    expect((await listBenches()).map(({ id }) => id)).toContain(newer)
   })
 })

@@ -31,6 +31,9 @@ export async function addDemoBench(): Promise<string> {
 const isBroken = (error: unknown): error is CodedError =>
   error instanceof CodedError && (error.code === 'bench-gone' || error.code === 'bench-damaged')
 
+/** It is whole, and nothing is brought back in its place. */
+const isNewer = (error: unknown): boolean => error instanceof CodedError && error.code === 'newer-bench'
+
 /**
  * Opens the bench this tab had open; else the newest that can be opened; else, at the first visit, the demo bench
  * (`npm run demo`) or an empty one. What the browser lost is brought back from second copies, and said. Where the
@@ -89,6 +92,10 @@ async function openFirst(bench: Store, said: string[]): Promise<string> {
       await bench.open(id)
       return id
     } catch (error) {
+      if (isNewer(error)) {
+        said.push(`“${name}” was not opened: ${sayError(error)}`)
+        continue
+      }
       if (!isBroken(error)) throw error
       const { bringBack } = await piece(() => import('./recovery'))
       const back = await bringBack(id, `“${name}” could not be opened: ${sayError(error)}.`)

@@ -4,16 +4,17 @@ import { moment } from '../records/fields'
 import { issueWords } from '../records/issue'
 import { schemas } from '../records/schemas'
 import { tableNames, type Tables } from '../records/tables'
-import { asObject, migrations, type LooseTables } from './migrations'
+import { BENCH_VERSION } from '../records/version'
+import { asObject } from '../records/versioned'
+import { migrateTables, type LooseTables } from '../records/versions'
 import { salvage, type SetAside } from './salvage'
-import { BENCH_FILE_VERSION } from './writeBenchFile'
 
-export { BENCH_FILE_VERSION, writeBenchFile } from './writeBenchFile'
+export { writeBenchFile } from './writeBenchFile'
 
 /** For the JSON Schema in docs/ and for the check below. */
 export const benchFileSchema = z.object({
   format: z.literal('paste-bench'),
-  version: z.literal(BENCH_FILE_VERSION),
+  version: z.literal(BENCH_VERSION),
   savedAt: moment,
   tables: z.object(
     Object.fromEntries(tableNames.map((name) => [name, z.array(schemas[name])])) as {
@@ -62,8 +63,7 @@ export function readBenchData(data: unknown): BenchFileRead {
   const version = file['version']
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     throw damaged('version', 'a whole number from 1 was expected')
-  if (version > BENCH_FILE_VERSION)
-    throw new CodedError('newer-version', 'version', { got: version, known: BENCH_FILE_VERSION })
+  if (version > BENCH_VERSION) throw new CodedError('newer-version', 'version', { got: version, known: BENCH_VERSION })
   const savedAt = moment.safeParse(file['savedAt'])
   if (!savedAt.success) throw damaged('savedAt', issueWords(savedAt.error.issues[0]!))
   let tables = asObject(file['tables']) as LooseTables | null
@@ -71,14 +71,14 @@ export function readBenchData(data: unknown): BenchFileRead {
   for (const [name, rows] of Object.entries(tables))
     if (!Array.isArray(rows) || rows.some((row) => !asObject(row)))
       throw damaged(`tables.${name}`, 'a list of records was expected')
-  for (let from = version; from < BENCH_FILE_VERSION; from++) tables = migrations[from]!(tables)
+  tables = migrateTables(tables, version)
   for (const name of tableNames) if (!tables[name]) throw damaged(`tables.${name}`, 'a list of records was expected')
   if (tables['bench']!.length !== 1)
     throw damaged('tables.bench', `one bench was expected, ${tables['bench']!.length} found`)
   const taken = salvage(tables)
   const essential = taken.aside.find(({ table }) => table === 'bench' || table === 'build')
   if (essential) throw damaged(essential.place, essential.why)
-  return { ...taken, savedAt: savedAt.data, migratedFrom: version === BENCH_FILE_VERSION ? null : version }
+  return { ...taken, savedAt: savedAt.data, migratedFrom: version === BENCH_VERSION ? null : version }
 }
 
 const damaged = (field: string, detail: string) => new CodedError('damaged', field, { field, detail })

@@ -1,10 +1,10 @@
 import * as z from 'zod/mini'
 import { CodedError } from '../errors'
+import { BENCH_VERSION } from '../records/version'
+import type { LooseTables } from '../records/versions'
 import { references, tableNames, tableWords, type TableName, type Tables } from '../records/tables'
 import { readBenchData, type BenchFileRead } from './benchFile'
-import type { LooseTables } from './migrations'
 import { empties, recordsOf, sheetOf, type BadCell, type Column, type Sheet } from './tabular'
-import { BENCH_FILE_VERSION } from './writeBenchFile'
 
 /**
  * The data package: `datapackage.json` of the open tabular data package format (a profile, resources, a table schema
@@ -72,7 +72,7 @@ export function describePackage(
     title: tables.bench[0]!.name,
     description: 'Bond tests of one bench: what was asked, planned, glued, pulled and chosen.',
     created: new Date(savedAt).toISOString(),
-    pasteBench: { version: BENCH_FILE_VERSION, savedAt },
+    pasteBench: { version: BENCH_VERSION, savedAt },
     resources: [
       ...resources,
       ...photos.map(({ id, path, mediatype, bytes }) => ({

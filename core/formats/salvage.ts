@@ -5,7 +5,8 @@ import { schemas } from '../records/schemas'
 import { strayOf, type Lookup } from '../records/strays'
 import { settleTwice } from '../records/together/settle'
 import { tableNames, tableWords, type TableName, type Tables } from '../records/tables'
-import { asObject, type Loose, type LooseTables } from './migrations'
+import { asObject, type Loose } from '../records/versioned'
+import type { LooseTables } from '../records/versions'
 
 /** A row, or a word of a brief, that a bench file holds and that could not be taken. */
 export interface SetAside {

@@ -1,8 +1,7 @@
 import type { Tables } from '../records/tables'
+import { BENCH_VERSION } from '../records/version'
 
 /** The bench file: one JSON document with everything on a bench. */
-export const BENCH_FILE_VERSION = 6
-
 export interface BenchFile {
   format: 'paste-bench'
   version: number
@@ -11,8 +10,4 @@ export interface BenchFile {
 }
 
 export const writeBenchFile = (tables: Tables, now: number): string =>
-  JSON.stringify(
-    { format: 'paste-bench', version: BENCH_FILE_VERSION, savedAt: now, tables } satisfies BenchFile,
-    null,
-    1,
-  )
+  JSON.stringify({ format: 'paste-bench', version: BENCH_VERSION, savedAt: now, tables } satisfies BenchFile, null, 1)

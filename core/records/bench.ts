@@ -3,6 +3,7 @@ import { forceUnits } from '../quantities/force'
 import { instrumentSchema } from './instrument'
 import { shopSchema } from './shop'
 import { amount, day, forceN, id, moment, owner, positive, text, words } from './fields'
+import type { Versions } from './versioned'
 
 const pulls = z.array(positive)
 
@@ -54,3 +55,6 @@ export const buildSchema = z.object({
   what: text,
 })
 export type Build = z.infer<typeof buildSchema>
+
+export const benchVersions: Versions = { since: 1 }
+export const buildVersions: Versions = { since: 1 }

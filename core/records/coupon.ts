@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
 import { amount, count, couponSize, id, moment, place, text, words } from './fields'
+import type { Versions } from './versioned'
 
 /** When a step was done, and what else was noted of it. */
 const stampSchema = z.object({
@@ -51,3 +52,9 @@ export type Coupon = z.infer<typeof couponSchema>
 export const cureStates = ['wet', 'tacky', 'slides', 'firm', 'hard'] as const
 export const cureCheckSchema = z.object({ id, coupon: id, at: moment, state: z.enum(cureStates) })
 export type CureCheck = z.infer<typeof cureCheckSchema>
+
+export const couponVersions: Versions = {
+  since: 1,
+  to: { 3: (coupon) => ('arm' in coupon ? coupon : { ...coupon, arm: 'a1' }) },
+}
+export const cureCheckVersions: Versions = { since: 1 }

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
 import { amount, count, day, id, moment, place, share, text, words } from './fields'
+import type { Versions } from './versioned'
 
 /** What a share of the strength that is kept rests on. */
 export const factorBases = ['measured', 'borrowed', 'typical'] as const
@@ -50,3 +51,8 @@ export const decisionSchema = z.object({
   }),
 })
 export type Decision = z.infer<typeof decisionSchema>
+
+export const decisionVersions: Versions = {
+  since: 1,
+  to: { 3: (decision) => ('arm' in decision ? decision : { ...decision, arm: 'a1' }) },
+}

@@ -17,6 +17,7 @@ import {
   seconds,
   words,
 } from './fields'
+import { asObject, type Versions } from './versioned'
 
 /** One side of a joint: material (a class id of the tables, or an own material), and the face that is glued. */
 const sideSchema = z.object({
@@ -104,3 +105,22 @@ export const jointSchema = z.object({
   proposed: z.optional(z.array(words).check(z.maxLength(80))),
 })
 export type Joint = z.infer<typeof jointSchema>
+
+/** What version 3 asked beside what version 2 did. */
+const askedSince3 = [
+  ...['edgeMm', 'fit', 'curveMm', 'leverMm', 'flexDeg', 'bendRadiusMm', 'sun', 'boxed', 'undo', 'repositionS'],
+  ...['canClamp', 'reach', 'inShell', 'roomM3', 'heatNear', 'stakes', 'readyH', 'handledBy', 'perEvening'],
+]
+export const jointVersions: Versions = {
+  since: 1,
+  to: {
+    // Briefs ask more, all of it open.
+    3: (joint) => {
+      const brief = asObject(joint['brief'])
+      if (!brief || askedSince3.every((word) => word in brief)) return joint
+      const open = Object.fromEntries(askedSince3.map((word) => [word, null]))
+      const side = (value: unknown) => ({ traits: null, ...asObject(value) })
+      return { ...joint, brief: { ...open, ...brief, a: side(brief['a']), b: side(brief['b']) } }
+    },
+  },
+}

@@ -2,6 +2,7 @@ import * as z from 'zod/mini'
 import { exposureKinds } from '../knowledge/exposures'
 import { day, id, moment, owner, positive, text, words } from './fields'
 import { adviceGrades } from './shelf'
+import type { Versions } from './versioned'
 
 /** Another maker whose bench was put to this one: whose readings they are, and what they were read with. */
 export const makerSchema = z.object({
@@ -35,3 +36,10 @@ export const saidSchema = z.object({
   lookAgainOn: z.nullable(day),
 })
 export type Said = z.infer<typeof saidSchema>
+
+export const makerVersions: Versions = { since: 6 }
+export const saidVersions: Versions = {
+  since: 6,
+  // The first builds of version 6 did not ask what it goes through before.
+  to: { 6: (said) => ('exposure' in said ? said : { ...said, exposure: null }) },
+}

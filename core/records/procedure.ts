@@ -1,6 +1,7 @@
 import * as z from 'zod/mini'
 import { helpers } from '../knowledge/vocabulary'
 import { id, positive, seconds, share, spreadGm2, text, words } from './fields'
+import type { Versions } from './versioned'
 
 const stepKinds = [
   'ready',
@@ -83,3 +84,11 @@ export const procedureSchema = z.object({
   steps: z.array(stepSchema),
 })
 export type Procedure = z.infer<typeof procedureSchema>
+
+export const procedureVersions: Versions = {
+  since: 1,
+  to: {
+    3: (procedure) =>
+      'dilution' in procedure && 'blend' in procedure ? procedure : { dilution: null, blend: null, ...procedure },
+  },
+}

@@ -4,6 +4,7 @@ import { rungs } from '../knowledge/rungs'
 import { findUnit, knownUnits, type Dimension } from '../quantities/units'
 import { amount, couponSize, gap, id, lengthMm, moment, owner, positive, text, within, words } from './fields'
 import { PLACES_OFF } from './placesOff'
+import type { Versions } from './versioned'
 
 const optional = z.nullish(amount)
 /** A unit of what a way reads, as it was typed. */
@@ -155,3 +156,5 @@ export const readingSchema = z.object({
   corrected: z.array(z.object({ at: moment, was: text })),
 })
 export type Reading = z.infer<typeof readingSchema>
+
+export const readingVersions: Versions = { since: 1 }

@@ -3,6 +3,7 @@ import { directions } from '../knowledge/directions'
 import { exposureKinds } from '../knowledge/exposures'
 import { testIds } from '../knowledge/testKinds'
 import { count, couponSize, id, moment, place, positive, seconds } from './fields'
+import type { Versions } from './versioned'
 
 /**
  * What a coupon goes through after its cure and before its test. amount: °C, °C, cycles, h, days, cycles, weeks; hours:
@@ -105,3 +106,16 @@ export const roundSchema = z.object({
   ),
 })
 export type Round = z.infer<typeof roundSchema>
+
+export const roundVersions: Versions = {
+  since: 1,
+  to: {
+    // A round has arms: its one test became the first.
+    3: (round) => {
+      if (['arms', 'control', 'hunch', 'weights'].every((field) => field in round)) return round
+      const { test, size, passLimit, passSetAt, ...rest } = round
+      const first = { id: 'a1', test, exposure: null, size, passLimit, passSetAt, lateChanges: [] }
+      return { arms: [first], control: null, hunch: null, weights: null, ...rest }
+    },
+  },
+}

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini'
 import { faceStates } from '../knowledge/faceStates'
 import { id, moment, words } from './fields'
+import type { Versions } from './versioned'
 
 /** What is seen when a scrap is looked at. */
 const sightings = ['nothing', 'mark', 'spoilt'] as const
@@ -23,3 +24,5 @@ export const scrapSchema = z.object({
   looks: z.array(z.object({ at: moment, saw: z.enum(sightings) })).check(z.maxLength(20)),
 })
 export type Scrap = z.infer<typeof scrapSchema>
+
+export const scrapVersions: Versions = { since: 5 }

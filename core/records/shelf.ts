@@ -20,6 +20,7 @@ import {
   text,
   words,
 } from './fields'
+import type { Versions } from './versioned'
 
 /** An own material: a class of the tables, called by the maker's name. */
 export const materialSchema = z.object({ id, owner, name: words, classId: id, thicknessMm: measure, note: text })
@@ -120,3 +121,24 @@ export const houseRuleSchema = z.object({
   lookAgainOn: z.nullable(day),
 })
 export type HouseRule = z.infer<typeof houseRuleSchema>
+
+export const materialVersions: Versions = { since: 1 }
+export const adhesiveVersions: Versions = {
+  since: 1,
+  to: {
+    // A pack's dates moved to the table of packs (its rows are made in versions.ts).
+    2: (adhesive) =>
+      'openedOn' in adhesive || 'expiresOn' in adhesive
+        ? Object.fromEntries(Object.entries(adhesive).filter(([key]) => key !== 'openedOn' && key !== 'expiresOn'))
+        : adhesive,
+    // A product has other names.
+    3: (adhesive) => ('aliases' in adhesive ? adhesive : { ...adhesive, aliases: [] }),
+  },
+}
+export const stockVersions: Versions = {
+  since: 2,
+  // A pack knows when it was bought.
+  to: { 3: (pack) => ('boughtOn' in pack ? pack : { ...pack, boughtOn: null }) },
+}
+export const offcutVersions: Versions = { since: 3 }
+export const houseRuleVersions: Versions = { since: 3 }
