@@ -156,6 +156,8 @@ test('a bench without its first page is not opened as a nameless one; one that i
   await page.goto(`${demoServer}/favicon.svg`)
   await edit('head')
   await page.goto(`${demoServer}/benches`)
-  await expect(page.getByText(/could not be opened: This bench is no longer kept here/).first()).toBeVisible()
+  await expect(
+    page.getByText(/could not be opened: This bench cannot be read whole: its first page is missing/).first(),
+  ).toBeVisible()
   await expect(page.locator('.bench')).not.toHaveText('')
 })

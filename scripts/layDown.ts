@@ -1,5 +1,6 @@
 // A stored bench of today's version, laid down by this build as it stands: run when BENCH_VERSION went up, so that
-// every later build proves that it opens it. Those of older versions were made by the same steps from the project's history.
+// every later build proves that it opens it. Those of older versions were made by the same steps from the history of
+// the project.
 //   npm run lay-down [-- NAME]
 import 'fake-indexeddb/auto'
 import { execFileSync } from 'node:child_process'

@@ -13,7 +13,8 @@ export async function copyBench({ bench, now }: { bench: string; now: number }):
   try {
     const ledger = new Ledger(storage, quiet(now))
     await ledger.open()
-    return await writeCopy(bench, writeBenchFile(ledger.records.tables(), now))
+    const text = writeBenchFile(ledger.records.tables(), now)
+    return await writeCopy(bench, text, ledger.mark, (mark) => storage.has(mark))
   } finally {
     storage.close()
   }

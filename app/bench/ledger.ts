@@ -5,6 +5,7 @@ import { takenBack } from '../../core/records/takeBack'
 import { isTwin } from '../../core/records/twins'
 import { tableNames, type TableName, type Tables } from '../../core/records/tables'
 import { loadCheck, type Check } from './checking'
+import type { Mark } from './copyOrder'
 import { RecentEntries, UNDO_DEPTH } from './recent'
 import { BenchRecords } from './records'
 import { replay, type Mending } from './replay'
@@ -158,6 +159,11 @@ export class Ledger {
       this.changed([entry])
       return entry
     })
+  }
+
+  /** How far its stored entries go. */
+  get mark(): Mark {
+    return { entries: this.seq, last: this.recent.lastStored(this.unsaved)?.id ?? '' }
   }
 
   get canUndo(): Entry | null {

@@ -11,6 +11,7 @@ import {
   type PhotoFile,
 } from '../../core/formats/dataPackage'
 import type { Sheet } from '../../core/formats/tabular'
+import { namedPhotos } from '../../core/records/photosNamed'
 import { tableNames, type Tables } from '../../core/records/tables'
 
 export const ZIP_TYPE = 'application/zip'
@@ -20,11 +21,6 @@ const MOST_BYTES = 2e9
 /** A sheet as the text of a CSV file, with the mark that tells a spreadsheet its encoding. */
 export const csvText = ({ columns, rows }: Sheet): string =>
   `\ufeff${Papa.unparse([columns.map(({ name }) => name), ...rows], { newline: '\r\n' })}\r\n`
-
-/** Photos that records of a bench name. */
-export const namedPhotos = (tables: Pick<Tables, 'coupon'>): string[] => [
-  ...new Set(tables.coupon.flatMap(({ photos = [] }) => photos.map(({ id }) => id))),
-]
 
 /**
  * The data package of a bench.

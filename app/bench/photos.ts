@@ -1,5 +1,5 @@
 import { browserCells } from '../storage/browserCells'
-import { dropDatabase, hasDatabases } from '../storage/databases'
+import { databaseNames, dropDatabase, hasDatabases } from '../storage/databases'
 import { memoryCells, type Cells } from '../storage/cells'
 import { DAY_MS } from '../../core/quantities/days'
 
@@ -119,16 +119,25 @@ export async function clearPhotos(bench: string | null, named: ReadonlySet<strin
   })
 }
 
-const cleared = new Set<string | null>()
-/** The same once for as long as the page stands: it looks through all of them. @param named asked only then */
-export async function clearPhotosOnce(
-  bench: string | null,
-  named: () => ReadonlySet<string>,
-  now: number,
-): Promise<void> {
-  if (cleared.has(bench)) return
-  cleared.add(bench)
-  await clearPhotos(bench, named(), now)
+/**
+ * Takes photos of one bench to another, whose records name them too: one that was brought back has a name of its own.
+ * What lies under the old name stays there.
+ * @returns how many came, and the ids of those that this browser has not
+ */
+export async function copyPhotos(
+  from: string,
+  to: string,
+  ids: readonly string[],
+): Promise<{ came: number; missing: string[] }> {
+  // To look for them makes no database for a bench that never had one.
+  if (!(await databaseNames()).includes(nameOf(from))) return { came: 0, missing: [...ids] }
+  const missing: string[] = []
+  for (const id of ids) {
+    const kept = (await cellsOf(from).run('read', (turn) => turn.get(id))) as Kept | null
+    if (!kept) missing.push(id)
+    else await cellsOf(to).run('write', (turn) => turn.put(id, kept))
+  }
+  return { came: ids.length - missing.length, missing }
 }
 
 /** Takes all photos of a bench away with it. */

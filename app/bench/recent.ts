@@ -42,6 +42,11 @@ export class RecentEntries {
     return undoStacks(this.entries).redo.at(-1) ?? null
   }
 
+  /** The newest one that does not wait in memory. */
+  lastStored(waiting: readonly Entry[]): Entry | undefined {
+    return this.entries.findLast((entry) => !waiting.includes(entry))
+  }
+
   newestFirst(): readonly Entry[] {
     return [...this.entries].reverse()
   }

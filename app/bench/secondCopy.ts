@@ -1,13 +1,16 @@
 import { COPIES } from './anyCopy'
+import { foremost, givesWay, type CopyOrder, type Mark } from './copyOrder'
 
 /**
  * A second copy of each bench, in the browser's private file system, which stands apart from its databases: when the
  * browser throws a database away, the bench comes back from here. Two files take turns, so that one of them is always
- * whole.
+ * whole; a copy that parts from what stands now (the browser brought an older database back) is kept beside them.
  */
 export interface Copy {
   bench: string
+  /** ms, by the clock of that moment: shown, and nothing else */
   savedAt: number
+  order: CopyOrder | null
   /** a bench file */
   text: string
 }
@@ -21,29 +24,72 @@ async function folder(): Promise<FileSystemDirectoryHandle | null> {
 }
 
 const nameOf = (bench: string, turn: number) => `${bench}.${turn}.json`
-/** When a copy was made stands near the start of its text; the rest need not be parsed to tell. */
-const savedAtOf = (text: string): number => Number(/"savedAt":\s*(\d+)/.exec(text.slice(0, 200))?.[1] ?? 0)
+const benchOf = (name: string) => name.split('.')[0]!
+/** Order and moment stand at the start of its text: the rest need not be read to tell. */
+const HEAD_BYTES = 4000
 
-async function readText(place: FileSystemDirectoryHandle, name: string): Promise<string> {
+interface Look extends Omit<Copy, 'text'> {
+  name: string
+  whole: boolean
+  file: File | null
+}
+
+async function lookAt(place: FileSystemDirectoryHandle, name: string): Promise<Look> {
+  const nothing = { name, bench: benchOf(name), savedAt: 0, order: null, whole: false, file: null }
   try {
-    return await (await (await place.getFileHandle(name)).getFile()).text()
+    const file = await (await place.getFileHandle(name)).getFile()
+    const [head, tail] = [await file.slice(0, HEAD_BYTES).text(), await file.slice(-20).text()]
+    const savedAt = Number(/"savedAt":\s*(\d+)/.exec(head)?.[1] ?? NaN)
+    const order = /^\{"order":(\{.*\}),\n/.exec(head)?.[1]
+    return {
+      ...nothing,
+      savedAt: savedAt || 0,
+      order: order === undefined ? null : (JSON.parse(order) as CopyOrder),
+      // A file that was cut off ends in the middle.
+      whole: Number.isFinite(savedAt) && tail.trimEnd().endsWith('}'),
+      file,
+    }
   } catch {
-    return ''
+    return nothing
   }
 }
 
-/** Whole: a file that was cut off ends in the middle. */
-const whole = (text: string) => text.trimEnd().endsWith('}') && savedAtOf(text) > 0
+async function namesIn(place: FileSystemDirectoryHandle, bench?: string): Promise<string[]> {
+  const names: string[] = []
+  for await (const name of place.keys()) if (bench === undefined || benchOf(name) === bench) names.push(name)
+  return names.sort()
+}
 
-/** Writes the copy over the older of the two. @returns whether the browser took it */
-export async function writeCopy(bench: string, text: string): Promise<boolean> {
+/**
+ * Writes a copy of a bench.
+ * @param text the bench file
+ * @param mark how far it goes
+ * @param has whether the entries of the bench go through another copy's mark
+ * @returns whether the browser took it
+ */
+export async function writeCopy(
+  bench: string,
+  text: string,
+  mark: Mark,
+  has: (mark: Mark) => Promise<boolean>,
+): Promise<boolean> {
   const place = await folder()
   if (!place) return false
-  const [one, two] = await Promise.all([1, 2].map((turn) => readText(place, nameOf(bench, turn))))
-  const turn = savedAtOf(one!) <= savedAtOf(two!) || !whole(one!) ? 1 : 2
+  const there = await Promise.all((await namesIn(place, bench)).map((name) => lookAt(place, name)))
+  const looked = await Promise.all(
+    there.map(async (one) => ({ ...one, continued: one.order ? await has(one.order) : true })),
+  )
+  const at = givesWay(looked)
+  const taken = new Set(there.map(({ name }) => name))
+  const free = () => [1, 2, 3, 4].map((turn) => nameOf(bench, turn)).find((name) => !taken.has(name))!
+  const continues = looked.flatMap(({ order, continued }) =>
+    order && continued ? [{ entries: order.entries, last: order.last }] : [],
+  )
+  const order: CopyOrder = { ...mark, continues }
   try {
-    const file = await (await place.getFileHandle(nameOf(bench, turn), { create: true })).createWritable()
-    await file.write(text)
+    const handle = await place.getFileHandle(at === null ? free() : there[at]!.name, { create: true })
+    const file = await handle.createWritable()
+    await file.write(`{"order":${JSON.stringify(order)},\n${text.slice(text.indexOf('{') + 1)}`)
     await file.close()
     return true
   } catch {
@@ -51,29 +97,26 @@ export async function writeCopy(bench: string, text: string): Promise<boolean> {
   }
 }
 
-/** The newest whole copy of each bench. */
+/** The copies of each bench that nothing continues: one, or those that part, that with the most entries first. */
 export async function copies(): Promise<Copy[]> {
   const place = await folder()
   if (!place) return []
-  const newest = new Map<string, Copy>()
-  for await (const name of place.keys()) {
-    const bench = name.split('.')[0]!
-    const text = await readText(place, name)
-    const savedAt = savedAtOf(text)
-    if (whole(text) && savedAt > (newest.get(bench)?.savedAt ?? 0)) newest.set(bench, { bench, savedAt, text })
-  }
-  return [...newest.values()]
+  const looked = await Promise.all((await namesIn(place)).map((name) => lookAt(place, name)))
+  const whole = looked.filter((one) => one.whole)
+  const benches = [...new Set(whole.map(({ bench }) => bench))]
+  const best = benches.flatMap((bench) => foremost(whole.filter((one) => one.bench === bench)))
+  return Promise.all(
+    best.map(async ({ bench, savedAt, order, file }) => ({ bench, savedAt, order, text: await file!.text() })),
+  )
 }
 
 /** Benches of which there is a copy, whole or not. */
 export async function copiedBenches(): Promise<Set<string>> {
   const place = await folder()
-  const found = new Set<string>()
-  if (place) for await (const name of place.keys()) found.add(name.split('.')[0]!)
-  return found
+  return new Set(place ? (await namesIn(place)).map(benchOf) : [])
 }
 
 export async function dropCopies(bench: string): Promise<void> {
   const place = await folder()
-  for (const turn of [1, 2]) await place?.removeEntry(nameOf(bench, turn)).catch(() => {})
+  if (place) for (const name of await namesIn(place, bench)) await place.removeEntry(name).catch(() => {})
 }

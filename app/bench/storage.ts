@@ -1,3 +1,4 @@
+import type { CodedError } from '../../core/errors'
 import type { Entry } from '../../core/records/entry'
 import { tableNames, type AnyRecord, type TableName, type Tables } from '../../core/records/tables'
 import { BENCH_VERSION } from '../../core/records/version'
@@ -5,6 +6,7 @@ import { piece } from '../look/piece'
 import { CellsGone, type Cells, type CellTurn } from '../storage/cells'
 import { asideKey, asRows, asText, damaged, entryKey, gone, knownVersion, placed, tableKey } from './stored'
 import type { Head, Placed } from './stored'
+import type { Mark } from './copyOrder'
 
 export interface Snapshot {
   head: Head
@@ -54,7 +56,7 @@ export class BenchStorage {
   async read(depth: number, token: string): Promise<Snapshot> {
     const read = async (turn: CellTurn) => {
       const head = (await turn.get('head')) as Head | null
-      if (!head) throw gone('its first page is missing')
+      if (!head) throw await headless(turn)
       const rows = await Promise.all(
         tableNames.map(async (name) => {
           const generation = head.generations[name]
@@ -94,6 +96,12 @@ export class BenchStorage {
   /** Every entry that was ever stored, the first one first. */
   entries(): Promise<Entry[]> {
     return this.run('read', async (turn) => (await placed(turn, 1)).map(({ entry }) => entry), TABLES_MS)
+  }
+
+  /** Whether its entries go through a mark: what was copied there is continued here. */
+  has({ entries, last }: Mark): Promise<boolean> {
+    if (entries === 0) return Promise.resolve(true)
+    return this.run('read', async (turn) => ((await turn.get(entryKey(entries))) as Entry | null)?.id === last)
   }
 
   /** Entries after a place, of whichever tab. */
@@ -167,6 +175,15 @@ export class BenchStorage {
       throw error
     }
   }
+}
+
+/** A store that came back empty is told from one that lost its first page alone. */
+async function headless(turn: CellTurn): Promise<CodedError> {
+  const [entries, tables] = [await placed(turn, 1), await turn.range('table:', 'table:~')]
+  if (!entries.length && !tables.length) return gone('its store came back empty')
+  return damaged(
+    `its first page is missing; ${entries.length} of its changes and ${tables.length} of its tables are still there`,
+  )
 }
 
 async function headOf(turn: CellTurn, token: string): Promise<Head> {

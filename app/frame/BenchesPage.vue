@@ -26,7 +26,7 @@ import { plural } from '../look/figures'
 import BenchLine from './BenchLine.vue'
 import FoundBenches from './FoundBenches.vue'
 import { lookInto, type Looked } from './lookInto'
-import { bringBack } from './recovery'
+import { bringBackFrom } from './recovery'
 import { addDemoBench, openSomeBench } from './startBench'
 import FieldPart from '../look/FieldPart'
 
@@ -133,8 +133,8 @@ const putOnList = trying(async (id: string, looked: Looked) => {
   await refresh()
   say(`“${looked.bench!.name}” is on the list again.`)
 })
-const fromCopy = trying(async (id: string) => {
-  const back = await bringBack(id, '')
+const fromCopy = trying(async (copy: Copy) => {
+  const back = await bringBackFrom(copy, '')
   await refresh()
   say(back.said.join(' ').trim(), back.id === null)
 })

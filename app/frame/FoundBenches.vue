@@ -2,6 +2,7 @@
 import { useMinute } from '../bench/clock'
 import type { Copy } from '../bench/secondCopy'
 import ActButton from '../look/ActButton.vue'
+import { plural } from '../look/figures'
 import { momentName } from '../look/times'
 import type { Looked } from './lookInto'
 
@@ -11,7 +12,7 @@ defineProps<{
   copies: Copy[]
   list: (id: string, looked: Looked) => Promise<void>
   away: (id: string, title: string) => Promise<void>
-  back: (id: string) => Promise<void>
+  back: (copy: Copy) => Promise<void>
 }>()
 const now = useMinute()
 /** The bench's name stands near the start of its file. */
@@ -32,13 +33,16 @@ const nameInCopy = (copy: Copy) => /"name":\s*"((?:[^"\\]|\\.)*)"/.exec(copy.tex
           <ActButton v-else class="quiet" :act="() => away(id, id)">Take away what is left of it</ActButton>
         </div>
       </li>
-      <li v-for="copy in copies" :key="copy.bench">
+      <li v-for="copy in copies" :key="`${copy.bench} ${copy.order?.last} ${copy.savedAt}`">
         <div>
           <strong>{{ nameInCopy(copy) }}</strong>
-          <div class="mute small">second copy of {{ momentName(copy.savedAt, now) }}</div>
+          <div class="mute small">
+            second copy of {{ momentName(copy.savedAt, now)
+            }}<template v-if="copy.order">, after {{ plural(copy.order.entries, 'change') }}</template>
+          </div>
         </div>
         <div class="acts">
-          <ActButton class="alt" :act="() => back(copy.bench)">Bring it back</ActButton>
+          <ActButton class="alt" :act="() => back(copy)">Bring it back</ActButton>
         </div>
       </li>
     </ul>

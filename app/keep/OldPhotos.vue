@@ -29,7 +29,7 @@ const refresh = async () => (places.value = await photoPlaces(bench.id))
 onMounted(() => refresh().catch(() => {}))
 
 const photos = computed(() =>
-  bench.all('coupon').flatMap(({ photos: kept = [] }) =>
+  bench.everything('coupon').flatMap(({ photos: kept = [] }) =>
     kept.map(({ id, at }) => {
       const place = places.value.get(id)
       return {

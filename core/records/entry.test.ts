@@ -86,7 +86,9 @@ describe('equality of records', () => {
 })
 
 describe('undo and redo', () => {
-  const [a, b, c] = [entry('a', 'edit'), entry('b', 'edit'), entry('c', 'edit')]
+  const some: Change[] = [{ table: 'joint', id: 'j', before: null, after: null }]
+  const edit = (id: string) => entry(id, 'edit', null, some)
+  const [a, b, c] = [edit('a'), edit('b'), edit('c')]
 
   it('move an edit over and back', () => {
     expect(ids(undoStacks([a, b]).undo)).toEqual(['a', 'b'])
@@ -104,6 +106,11 @@ describe('undo and redo', () => {
   it('forget what could be redone at the next edit', () => {
     const { undo, redo } = undoStacks([a, entry('u', 'undo', 'a'), b, entry('r', 'redo', 'a')])
     expect([ids(undo), ids(redo)]).toEqual([['b'], []])
+  })
+
+  it('pass over a note in the history, which changed nothing and ends no redo', () => {
+    const { undo, redo } = undoStacks([a, b, entry('u', 'undo', 'b'), entry('note', 'edit')])
+    expect([ids(undo), ids(redo)]).toEqual([['a'], ['b']])
   })
 
   it('of an entry that is not there change nothing', () => {

@@ -72,6 +72,8 @@ export function undoStacks(entries: readonly Entry[]): { undo: Entry[]; redo: En
     return at < 0 ? undefined : from.splice(at, 1)[0]
   }
   for (const entry of entries) {
+    // A note in the history changes nothing: there is nothing to take back.
+    if (entry.kind === 'edit' && entry.changes.length === 0) continue
     if (entry.kind === 'edit') {
       edits.set(entry.id, entry)
       undo.push(entry)

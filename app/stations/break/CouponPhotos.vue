@@ -5,8 +5,9 @@ import { durationWords } from '../../../core/quantities/durations'
 import { update } from '../../../core/records/entry'
 import type { Coupon } from '../../../core/records/coupon'
 import type { Procedure } from '../../../core/records/procedure'
-import { stampNow, useMinute } from '../../bench/clock'
-import { clearPhotosOnce, photoFile, photoOf } from '../../bench/photos'
+import { clearPhotosOnce } from '../../bench/clearPhotos'
+import { useMinute } from '../../bench/clock'
+import { photoFile, photoOf } from '../../bench/photos'
 import { useBench } from '../../bench/store'
 import { momentName } from '../../look/times'
 import ActButton from '../../look/ActButton.vue'
@@ -42,11 +43,7 @@ onBeforeUnmount(() => {
   made = []
 })
 // What nothing names any more makes room, when nobody waits for it.
-void clearPhotosOnce(
-  bench.id,
-  () => new Set(bench.all('coupon').flatMap(({ photos: kept }) => (kept ?? []).map(({ id }) => id))),
-  stampNow(),
-).catch(() => {})
+void clearPhotosOnce(bench).catch(() => {})
 const whenWords = (at: number): string =>
   closed.value !== null && at >= closed.value
     ? `${durationWords(Math.round((at - closed.value) / 1000))} after closing`
