@@ -17,6 +17,7 @@ const own: Record<string, string> = {
   packPrice: 'price of a pack',
   resolutionN: 'smallest step, N',
   unit: 'unit',
+  pull: 'what was pulled',
   limitN: 'it reads up to, N',
   spreadGm2: 'amount, g/m²',
 }

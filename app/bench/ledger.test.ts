@@ -302,6 +302,8 @@ describe('a bench that is gone or broken', () => {
     place.cells.delete('table:adhesive:1')
     await expect(opened(place)).rejects.toMatchObject({ code: 'bench-damaged' })
     place.cells.delete('head')
+    await expect(opened(place)).rejects.toMatchObject({ code: 'bench-damaged' })
+    place.cells.clear()
     await expect(opened(place)).rejects.toMatchObject({ code: 'bench-gone' })
   })
 

@@ -161,10 +161,19 @@ function checkStrays({ table, id, before, after }: Change, now: RecordsAfter, re
     })
   }
   check(table, after!, before)
-  if (table !== 'round' || !before) return
-  for (const coupon of now.rows('coupon', id)) check('coupon', coupon as never, reader.get('coupon', coupon.id))
-  for (const decision of reader.of('decision', (after as RecordOf<'round'>).joint))
-    if (decision.round === id && now.get('decision', decision.id)) check('decision', decision, decision)
+  if (!before) return
+  const rows = (of: TableName, owner: string) => {
+    for (const row of now.rows(of, owner)) check(of, row as never, reader.get(of, row.id))
+  }
+  switch (table) {
+    case 'round':
+      rows('coupon', id)
+      return rows('decision', (after as RecordOf<'round'>).joint)
+    case 'procedure':
+      return rows('round', (before as RecordOf<'procedure'>).joint)
+    case 'reading':
+      return rows('reading', (before as RecordOf<'reading'>).coupon)
+  }
 }
 
 function checkUnused({ table, id }: Change, records: RecordsAfter) {

@@ -88,14 +88,14 @@ function joinLists(here: unknown[], there: unknown[], path: string[], clashes: F
       return join(mine, theirs, [...path, nameOf(one)!], clashes)
     })
   }
-  // Notes with their moments: all of them, in the order of time.
-  if (both.every((one) => isFields(one) && typeof one['at'] === 'number')) {
-    const byText = new Map(both.map((one) => [stableText(one), one as Fields]))
-    return [...byText]
-      .sort(([x, a], [y, b]) => Number(a['at']) - Number(b['at']) || (x < y ? -1 : 1))
-      .map(([, one]) => one)
-  }
-  return null
+  return both.every(isNote) ? inOrderOfTime(both) : null
+}
+
+const isNote = (one: unknown): one is { at: number } => isFields(one) && typeof one['at'] === 'number'
+/** Notes with their moments: each once, in the order of time, those of one moment always in the same order. */
+export function inOrderOfTime<T extends { at: number }>(notes: readonly T[]): T[] {
+  const byText = new Map(notes.map((one) => [stableText(one), one]))
+  return [...byText].sort(([x, a], [y, b]) => a.at - b.at || (x < y ? -1 : 1)).map(([, one]) => one)
 }
 
 /**

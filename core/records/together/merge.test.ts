@@ -307,7 +307,7 @@ describe('putting a bench to this one', () => {
     const { clashes, joined } = previewMerge(a, other(b), 'mine')
     expect(clashes).toMatchObject([
       { table: 'joint', id: 'j1', path: ['brief', 'heatC'], here: 50, there: 60, later: null },
-      { table: 'reading', id: 'x1', path: ['raw'], later: 'there' },
+      { table: 'reading', id: 'x1', path: ['pull'], later: 'there' },
     ])
     expect(joined).toEqual([])
     const decide = ({ table }: BenchClash) => (table === 'joint' ? 'here' : 'there')

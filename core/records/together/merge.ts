@@ -3,6 +3,7 @@ import { insert, sameRecord, update, type Change } from '../entry'
 import { schemas } from '../schemas'
 import { noTables, tableNames, type AnyRecord, type RecordOf, type TableName, type Tables } from '../tables'
 import { joined, lastMoment, putAt, type FieldClash } from './join'
+import { joinedRecord, PULL, putPull, withLost } from './pull'
 import { makerOf, seenFrom, type Whose } from './owners'
 import { settleTwice, type Settled } from './settle'
 import { markOf, stableText } from './stableText'
@@ -54,6 +55,8 @@ interface Together extends Omit<MergePreview, 'whose'> {
   tables: Rows
   /** what lost at each clash, so that it is not asked again */
   answered: string[]
+  /** readings that lost and are too long for a note in the one that stands: kept beside it, set aside */
+  beside: RecordOf<'reading'>[]
 }
 
 function together(here: Tables, other: OtherBench, whose: Whose, decide: Decide): Together {
@@ -72,6 +75,7 @@ function together(here: Tables, other: OtherBench, whose: Whose, decide: Decide)
     same: 0,
     settled: [],
     answered: [],
+    beside: [],
   }
   for (const table of tableNames) {
     if (table === 'bench') continue
@@ -85,6 +89,10 @@ function together(here: Tables, other: OtherBench, whose: Whose, decide: Decide)
     const fresh = there[table].filter(({ id }) => !ids.has(id))
     out.fresh.push(...fresh.map((record) => ({ table, record })))
     out.tables[table].push(...fresh)
+    if (table === 'reading') {
+      const there = new Set(out.tables.reading.map(({ id }) => id))
+      out.tables.reading.push(...out.beside.filter(({ id }) => !there.has(id)))
+    }
   }
   out.settled = settleTwice(out.tables as unknown as Tables)
   out.answered.push(...out.settled.map(({ table, id, field, was }) => keyOf(table, id, [field], was)))
@@ -118,23 +126,24 @@ function oneOf(
   if (table === 'maker') return lastMoment(there) > lastMoment(here) ? there : here
   const [mine, theirs] = [lastMoment(here), lastMoment(there)]
   const later = mine === theirs ? null : mine > theirs ? 'here' : 'there'
-  let { record, clashes } = joined(here, there)
-  if (!schemas[table].safeParse(record).success) {
-    record = here
-    clashes = [{ path: [], here, there }]
-  }
+  const { record: base, clashes } = decidable(table, here, there)
+  let record = base
   const open = clashes.filter((clash) => !known.has(keyOf(table, here.id, clash.path, clash.there)))
   const lost: FieldClash[] = []
   for (const one of open) {
     const clash: BenchClash = { table, id: here.id, later, ...one }
     const side = decide(clash)
     const loser = side === 'here' ? one.there : one.here
-    if (side === 'there') record = putAt(record, one.path, one.there)
+    if (side === 'there') record = put(record, one)
     out.clashes.push(clash)
     out.answered.push(keyOf(table, here.id, one.path, loser))
     lost.push(side === 'here' ? one : { ...one, there: one.here })
   }
-  if (table === 'reading') record = withLost(record as RecordOf<'reading'>, lost, Math.max(mine, theirs))
+  if (table === 'reading') {
+    const kept = withLost(record as RecordOf<'reading'>, lost, Math.max(mine, theirs))
+    record = kept.reading
+    out.beside.push(...kept.beside)
+  }
   if (!open.length) {
     if (sameRecord(record, here)) out.same += 1
     else out.joined.push({ table, id: here.id })
@@ -142,13 +151,33 @@ function oneOf(
   return record
 }
 
-/** What was measured is never dropped: the reading that did not stand is kept with the one that did. */
-function withLost(reading: RecordOf<'reading'>, lost: readonly FieldClash[], at: number): RecordOf<'reading'> {
-  const notes = lost
-    .filter(({ path }) => path.length > 0)
-    .map(({ path, there }) => ({ at, was: `${path.join(' ')} in another copy: ${stableText(there)}`.slice(0, 4000) }))
-  const news = notes.filter((note) => !reading.corrected.some((one) => sameRecord(one, note)))
-  return news.length ? { ...reading, corrected: [...reading.corrected, ...news] } : reading
+const put = (record: AnyRecord, { path, there }: FieldClash): AnyRecord =>
+  path[0] === PULL ? putPull(record as RecordOf<'reading'>, there) : putAt(record, path, there)
+
+/** With more clashes than this, not every way to decide them is tried: each alone, each pair, and all at once. */
+const TRIED_ALL = 8
+
+/**
+ * Both copies of a record as one with its clashes, so that it fits its schema whatever is decided: clashes of which
+ * some decisions together would not are one clash, of the whole record.
+ */
+function decidable(table: TableName, here: AnyRecord, there: AnyRecord): { record: AnyRecord; clashes: FieldClash[] } {
+  const fits = (record: AnyRecord) => schemas[table].safeParse(record).success
+  const { record, clashes } = joinedRecord(table, here, there)
+  const whole = { record: here, clashes: [{ path: [], here, there }] }
+  if (!fits(record)) return whole
+  const some = (places: readonly number[]) => places.reduce((now, at) => put(now, clashes[at]!), record)
+  const places = clashes.map((_, at) => at)
+  if (waysToDecide(places).every((way) => fits(some(way)))) return { record, clashes }
+  const all = some(places)
+  return fits(all) ? { record, clashes: [{ path: [], here: record, there: all }] } : whole
+}
+
+function waysToDecide(places: readonly number[]): number[][] {
+  if (places.length <= TRIED_ALL)
+    return Array.from({ length: 2 ** places.length }, (_, way) => places.filter((at) => way & (1 << at)))
+  const pairs = places.flatMap((one) => places.filter((other) => other > one).map((other) => [one, other]))
+  return [...places.map((at) => [at]), ...pairs, [...places]]
 }
 
 /** Whose readings come along: the other bench's maker, and those that it had taken in itself. */
