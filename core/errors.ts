@@ -21,6 +21,7 @@ export type ErrorCode =
   | 'not-json'
   | 'not-a-bench-file'
   | 'newer-version'
+  | 'too-large'
   | 'damaged'
   | 'conflict'
   | 'changed-since'

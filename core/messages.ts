@@ -25,6 +25,7 @@ const sentences: Record<ErrorCode, string> = {
   'newer-version':
     'This bench file has version {got}; this app knows up to {known}. Update the app first. The file was left ' +
     'untouched.',
+  'too-large': '{field} is too large: {detail}. Nothing was read in.',
   damaged: 'The bench file is damaged at {field}: {detail}. Nothing was read in.',
   conflict: '{field} was changed elsewhere in the meantime. Nothing was written; look again and repeat the change.',
   'changed-since':

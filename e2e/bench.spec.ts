@@ -71,7 +71,7 @@ test('a bench file goes out and comes in; newer and damaged ones are refused who
   await expect(page.getByText(new RegExp(refused))).toBeVisible()
   await give(text.replace('"geometry": "lap"', '"geometry": "knot"'))
   // One bad word stays out and is named; the rest comes in.
-  await expect(page.getByText(/1 thing in it could not be taken/)).toBeVisible()
+  await expect(page.getByText(/1 thing in the file could not be taken/)).toBeVisible()
   await expect(page.getByText(/tables\.joint\.1\.brief\.geometry/)).toBeVisible()
   await expect(page.locator('main > ul > li')).toHaveCount(3)
   await give(text.slice(0, 5000))

@@ -3,7 +3,8 @@
 //   npx tsx scripts/largeBench.ts same FILE OTHER      says what differs; exit 1 where anything does
 import { readFileSync, writeFileSync } from 'node:fs'
 import { isDeepStrictEqual } from 'node:util'
-import { packageBytes, readAnyBench } from '../app/bench/packageFile'
+import { packageBytes } from '../app/bench/packageFile'
+import { readAnyBench } from '../app/bench/readAnyBench'
 import { tableNames } from '../core/records/tables'
 import { buildDemoBench } from '../demo/bench'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { asideWords } from '../../core/formats/salvage'
+import type { SetAside } from '../../core/formats/salvage'
 import { ownCount } from '../../core/records/together/owners'
 import { sayError } from '../../core/messages'
 import {
@@ -21,6 +21,7 @@ import { useAct } from '../look/act'
 import ActButton from '../look/ActButton.vue'
 import FileButton from '../look/FileButton.vue'
 import KeepPromise from '../keep/KeepPromise.vue'
+import StaysOut from '../keep/StaysOut.vue'
 import { BENCH_FILES, useFileRead } from '../keep/useFileRead'
 import { plural } from '../look/figures'
 import BenchLine from './BenchLine.vue'
@@ -36,7 +37,8 @@ const benches = ref<BenchListing[]>([])
 const name = ref('')
 const message = ref('')
 const failed = ref(false)
-const details = ref<string[]>([])
+/** what of the file that was read in stays out */
+const aside = ref<readonly SetAside[]>([])
 const reading = useFileRead()
 /** benches that are here, but on no list: what they are called, or why they cannot be read */
 const found = ref<{ id: string; looked: Looked }[]>([])
@@ -51,10 +53,10 @@ async function refresh() {
 }
 onMounted(() => refresh().catch((error: unknown) => say(sayError(error), true)))
 
-function say(text: string, bad = false, list: string[] = []) {
+function say(text: string, bad = false, staysOut: readonly SetAside[] = []) {
   message.value = text
   failed.value = bad
-  details.value = list
+  aside.value = staysOut
 }
 /** What goes wrong (a full storage, a bench that is gone) is said, and nothing was touched. */
 const trying =
@@ -94,19 +96,14 @@ const { run: startOnce, busy: starting } = useAct(start)
 async function readIn(file: File) {
   const read = await reading.read(file)
   if (!read) return reading.problem.value ? say(reading.problem.value, true) : undefined
-  const { tables, migratedFrom, aside, photos } = read
+  const { tables, migratedFrom, photos } = read
   try {
     await addBench(tables, photos)
     await refresh()
     const of =
       `“${tables.bench[0]!.name}” with ${plural(ownCount(tables, 'joint'), 'joint')} and ` +
       `${plural(ownCount(tables, 'reading'), 'reading')}${photos.length ? `, ${plural(photos.length, 'photo')}` : ''}`
-    const left = aside.length ? ` ${plural(aside.length, 'thing')} in it could not be taken and stayed out:` : ''
-    say(
-      `Read in ${of}${migratedFrom ? `, brought over from version ${migratedFrom}` : ''}.${left}`,
-      false,
-      aside.map(asideWords),
-    )
+    say(`Read in ${of}${migratedFrom ? `, brought over from version ${migratedFrom}` : ''}.`, false, read.aside)
   } catch (error) {
     say(sayError(error), true)
   }
@@ -165,10 +162,7 @@ const useful = computed(() =>
     </ul>
     <div v-if="message" role="status">
       <p :class="failed ? 'problem' : 'holds'">{{ message }}</p>
-      <ul v-if="details.length" class="details small">
-        <li v-for="line in details.slice(0, 40)" :key="line">{{ line }}</li>
-        <li v-if="details.length > 40">and {{ details.length - 40 }} more</li>
-      </ul>
+      <StaysOut :aside="aside" />
     </div>
     <FoundBenches
       v-if="found.length || useful.length"
@@ -199,12 +193,6 @@ const useful = computed(() =>
 </template>
 
 <style scoped>
-.details li {
-  display: list-item;
-  list-style: disc;
-  margin-left: 20px;
-  padding: 2px 0;
-}
 .new {
   display: flex;
   flex-wrap: wrap;

@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import { ownCount } from '../../core/records/together/owners'
 import { sayError } from '../../core/messages'
 import { addBench, rememberBench } from '../bench/library'
-import type { AnyBenchRead } from '../bench/packageFile'
+import type { AnyBenchRead } from '../bench/readAnyBench'
 import { useMinute } from '../bench/clock'
 import { useBench } from '../bench/store'
 import ActButton from '../look/ActButton.vue'
@@ -13,6 +13,7 @@ import { plural } from '../look/figures'
 import { momentName } from '../look/times'
 import { handOver } from './handed'
 import { incomingFile } from './incoming'
+import StaysOut from './StaysOut.vue'
 import { BENCH_FILES, useFileRead } from './useFileRead'
 
 /** A bench file that was shared with the app, or opened with it: a bench of its own, or put to this one. */
@@ -64,6 +65,7 @@ async function toThis() {
         {{ plural(ownCount(held.tables, 'joint'), 'joint') }} and
         {{ plural(ownCount(held.tables, 'reading'), 'reading') }}.
       </p>
+      <StaysOut :aside="held.aside" />
       <div class="acts">
         <ActButton class="go" :act="asOwn">Open it as a bench of its own</ActButton>
         <ActButton class="alt" :act="toThis">Put it to “{{ bench.bench?.name }}”</ActButton>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
-import { asideWords } from '../../core/formats/salvage'
 import { clashKey, whoseBench, type MergePreview, type Side } from '../../core/records/together/merge'
 import type { Whose } from '../../core/records/together/owners'
 import type { AnyRecord, TableName, Tables } from '../../core/records/tables'
 import { keepPhoto, photoOf } from '../bench/photos'
-import type { AnyBenchRead } from '../bench/packageFile'
+import type { AnyBenchRead } from '../bench/readAnyBench'
 import { now, useMinute } from '../bench/clock'
 import { useBench } from '../bench/store'
 import ActButton from '../look/ActButton.vue'
@@ -15,6 +14,7 @@ import { momentName } from '../look/times'
 import OneOf from '../look/OneOf.vue'
 import { benchWorker } from '../workers/client'
 import ClashList from './ClashList.vue'
+import StaysOut from './StaysOut.vue'
 import { countWords, recordName, settledWords } from './mergeWords'
 import { takeHanded } from './handed'
 import { BENCH_FILES, useFileRead } from './useFileRead'
@@ -137,10 +137,7 @@ async function put() {
           their own. Their glues, joints and rules are not put among yours.
         </p>
         <p v-else class="mute small">Both are one maker’s: records, pulls and shelf become one.</p>
-        <p v-if="other.aside.length" class="careful">
-          {{ plural(other.aside.length, 'thing') }} in the file could not be taken and stays out:
-          {{ other.aside.slice(0, 5).map(asideWords).join('; ') }}
-        </p>
+        <StaysOut :aside="other.aside" />
         <dl class="counts num">
           <dt>New</dt>
           <dd>{{ news || 'nothing' }}</dd>

@@ -1,5 +1,5 @@
 import { onScopeDispose, ref } from 'vue'
-import type { AnyBenchRead } from '../bench/packageFile'
+import type { AnyBenchRead } from '../bench/readAnyBench'
 import { benchWorker } from '../workers/client'
 import { useAttempt } from '../look/attempt'
 

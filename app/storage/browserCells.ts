@@ -149,7 +149,7 @@ function inTurn<T>(name: string, work: () => Promise<T>): Promise<T> {
  * turn writes is written at its end, in the order in which it was said, and what it takes away goes last: an end in the
  * middle leaves what stood there, as far as a turn writes last what points to the rest.
  */
-export function plainCells(name: string, store: string, create: boolean): Cells {
+function plainCells(name: string, store: string, create: boolean): Cells {
   const instance = newInstance(name, store)
   let left = false
   return {

@@ -7,7 +7,8 @@ import { CodedError } from '../../core/errors'
 import { readBenchFile, writeBenchFile } from '../../core/formats/benchFile'
 import { DESCRIPTOR } from '../../core/formats/dataPackage'
 import { seededRandom } from '../../core/planning/random'
-import { packageBytes, readAnyBench } from '../bench/packageFile'
+import { packageBytes } from '../bench/packageFile'
+import { readAnyBench } from '../bench/readAnyBench'
 import { leaves, spoil } from './spoil'
 
 // `npm run spoilt` reads two thousand.

@@ -222,7 +222,13 @@ export class WorkerClient {
     if (job && !job.tried) job.tried = true
     else if (job) {
       this.jobs.delete(job.request.job)
-      job.reject(new CodedError('worker-gone', '', { detail: how }))
+      // A file that ends the engine itself is more than it can hold.
+      const tooLarge = job.request.kind === 'readFile'
+      job.reject(
+        tooLarge
+          ? new CodedError('too-large', '', { field: 'The file', detail: `reading it ended the computation (${how})` })
+          : new CodedError('worker-gone', '', { detail: how }),
+      )
     }
     this.startNext()
   }

@@ -1,6 +1,7 @@
 import { CodedError, type ErrorCode } from '../../core/errors'
 import { copyBench } from '../bench/copyBench'
-import { packageBytes, readAnyBench, ZIP_TYPE, type AnyBenchRead } from '../bench/packageFile'
+import { packageBytes, ZIP_TYPE } from '../bench/packageFile'
+import { readAnyBench, type AnyBenchRead } from '../bench/readAnyBench'
 import { photoOf } from '../bench/photos'
 import type { Change } from '../../core/records/entry'
 import type { Tables } from '../../core/records/tables'

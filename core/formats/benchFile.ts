@@ -28,6 +28,8 @@ function parsed(text: string): unknown {
   try {
     return JSON.parse(text)
   } catch (error) {
+    // The engine gave up: that is not the text's fault.
+    if (error instanceof RangeError) throw error
     const detail = (error as Error).message
     const at = /position (\d+)/.exec(detail)
     const line = at ? text.slice(0, Number(at[1])).split('\n').length : null

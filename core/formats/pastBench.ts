@@ -10,6 +10,9 @@ import type { Procedure } from '../records/procedure'
 import { noTables, type Tables } from '../records/tables'
 import type { PastSettings, Row } from './pastRow'
 
+const firstMoment = (rows: readonly { at: number }[]): number =>
+  rows.reduce((least, { at }) => Math.min(least, at), Infinity)
+
 /** Coupons are lettered and numbered; a joint has no more letters than these. */
 const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ']
 
@@ -23,7 +26,9 @@ export function benchOf(rows: readonly Row[], { test, name }: PastSettings, now:
   const pairs = new Map<string, Row[]>()
   for (const row of rows) {
     const key = [row.a, row.b].sort().join('|')
-    pairs.set(key, [...(pairs.get(key) ?? []), row])
+    const list = pairs.get(key)
+    if (list) list.push(row)
+    else pairs.set(key, [row])
   }
   ;[...pairs].forEach(([pair, all], place) => {
     const first = all[0]!
@@ -36,7 +41,7 @@ export function benchOf(rows: readonly Row[], { test, name }: PastSettings, now:
       build,
       code,
       name: title,
-      createdAt: Math.min(...all.map(({ at }) => at)),
+      createdAt: firstMoment(all),
       brief: { ...openBrief(), a: side(first.a), b: side(first.b) },
     })
     const families = [...new Set(all.map(({ family }) => family))].slice(0, LETTERS.length)
@@ -56,7 +61,7 @@ export function benchOf(rows: readonly Row[], { test, name }: PastSettings, now:
       control: null,
       hunch: null,
       weights: null,
-      plannedAt: Math.min(...all.map(({ at }) => at)),
+      plannedAt: firstMoment(all),
     }
     tables.round.push(round)
     const counts = new Map<string, number>()

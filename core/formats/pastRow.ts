@@ -64,6 +64,12 @@ export interface Row {
 
 const none: FailurePlaces = { tornA: 0, offA: 0, glue: 0, offB: 0, tornB: 0 }
 
+/** Words of a sheet: what each was taken for, and what was found for it. */
+export interface SheetWords {
+  understood: Map<string, string>
+  found: Map<string, string | null>
+}
+
 export class RowFault extends Error {}
 
 export function rowOf(
@@ -71,14 +77,17 @@ export function rowOf(
   cells: readonly string[],
   { mapping, test, unit }: PastSettings,
   now: number,
-  understood: Map<string, string>,
+  words: SheetWords,
 ): Row {
   const cell = (column: PastColumn) => (mapping[column] === null ? '' : (cells[mapping[column]] ?? '').trim())
   const known = (column: PastColumn, what: 'material' | 'glue') => {
     const text = cell(column)
-    const id = text ? find(text, namesOf[what], 1)[0] : undefined
+    // A sheet says the same few words in every row: each is looked up once.
+    const key = `${what} ${text}`
+    if (!words.found.has(key)) words.found.set(key, (text && find(text, namesOf[what], 1)[0]) || null)
+    const id = words.found.get(key)!
     if (!id) throw new RowFault(`“${text}” is no ${what} that the tables know`)
-    understood.set(text, what === 'material' ? materialClassOf(id).name : familyOf(id).name)
+    words.understood.set(text, what === 'material' ? materialClassOf(id).name : familyOf(id).name)
     return id
   }
   const number = (column: PastColumn, field: string, example: string) => {

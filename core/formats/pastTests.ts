@@ -1,7 +1,8 @@
 import { testKinds } from '../knowledge/testKinds'
 import { type Tables } from '../records/tables'
 import { benchOf } from './pastBench'
-import { type PastTest, type PastSettings, type Row, RowFault, rowOf } from './pastRow'
+import { MOST_ROWS } from './pastedRows'
+import { type PastTest, type PastSettings, type Row, RowFault, rowOf, type SheetWords } from './pastRow'
 
 export interface PastRead {
   /** as another bench, ready to be put to one's own; null where no row could be taken */
@@ -23,20 +24,22 @@ export function pastTests(
   now: number,
 ): PastRead {
   const bad: PastRead['bad'] = []
-  const understood = new Map<string, string>()
-  const good = rows.flatMap(({ line, cells }): Row[] => {
+  const words: SheetWords = { understood: new Map(), found: new Map() }
+  const good = rows.slice(0, MOST_ROWS).flatMap(({ line, cells }): Row[] => {
     try {
-      return [rowOf(line, cells, settings, now, understood)]
+      return [rowOf(line, cells, settings, now, words)]
     } catch (error) {
       if (!(error instanceof RowFault)) throw error
       bad.push({ line, why: error.message })
       return []
     }
   })
+  const rest = rows[MOST_ROWS]
+  if (rest) bad.push({ line: rest.line, why: `and what follows it: up to ${MOST_ROWS} rows are taken at a time` })
   return {
     tables: good.length ? benchOf(good, settings, now) : null,
     taken: good.length,
-    understood: [...understood].map(([text, as]) => ({ text, as })),
+    understood: [...words.understood].map(([text, as]) => ({ text, as })),
     bad,
   }
 }

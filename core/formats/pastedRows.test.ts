@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { pastedEnd, pastedTable } from './pastedRows'
+import { MOST_ROWS, pastedEnd, pastedTable, widest } from './pastedRows'
+import { pastTests } from './pastTests'
 
 describe('rows out of a spreadsheet', () => {
   it('are told apart by their headings, in any order, with the unit of the readings', () => {
@@ -39,4 +40,24 @@ describe('rows out of a spreadsheet', () => {
     ['somewhere', null],
     ['', null],
   ])('reads %j', (text, want) => expect(pastedEnd(text)).toEqual(want))
+})
+
+describe('150,000 rows without a heading', () => {
+  const rows = Array.from({ length: 150_000 }, (_, i) => [`H2-A${i}`, '14 N', 'A'])
+  it('neither overflow nor are looked at beyond what a page can bear', () => {
+    expect(pastedTable(rows).rows).toHaveLength(150_000)
+    expect(widest(rows)).toBe(3)
+    const mapping = { a: 0, b: 0, glue: 0, load: 1, width: 2, overlap: 2, where: null, day: null, note: null }
+    const settings = { mapping, test: 'lap-shear', unit: 'N', name: 'Past' } as const
+    const read = pastTests(
+      rows.map((cells, i) => ({ line: i + 1, cells })),
+      settings,
+      0,
+    )
+    expect(read.bad).toHaveLength(MOST_ROWS + 1)
+    expect(read.bad.at(-1)).toEqual({
+      line: MOST_ROWS + 1,
+      why: 'and what follows it: up to 20000 rows are taken at a time',
+    })
+  })
 })

@@ -24,6 +24,13 @@ export interface PastedTable {
   rows: { line: number; cells: string[] }[]
 }
 
+/** Rows of a sheet that are looked at, at a time: a page that is filled with more stands still. */
+export const MOST_ROWS = 20_000
+
+/** How many columns the widest row has. */
+export const widest = (rows: readonly (readonly unknown[])[]): number =>
+  rows.reduce((most, { length }) => Math.max(most, length), 0)
+
 const unitOf = (heading: string): string => /[([]\s*([^)\]]+?)\s*[)\]]/.exec(heading)?.[1] ?? ''
 
 /**
@@ -36,7 +43,7 @@ export function pastedTable(rows: readonly (readonly string[])[], mapping?: Past
   const headed = at('coupon') >= 0 || at('reading') >= 0
   const found = Object.fromEntries(
     pastedColumns.map((column, i) => {
-      const index = headed ? at(column) : i < Math.max(...rows.map(({ length }) => length), 0) ? i : -1
+      const index = headed ? at(column) : i < widest(rows) ? i : -1
       return [column, index < 0 ? null : index]
     }),
   ) as PastedMapping

@@ -97,12 +97,14 @@ function dropHanging(tables: Tables, places: ReadonlyMap<string, string>, aside:
       }),
     ]
     if (!loose.length) return
+    const dropped = new Set<string>()
     for (const { table, id, field, why } of loose) {
-      if (!tables[table].some((one) => one.id === id)) continue
+      if (dropped.has(`${table} ${id}`)) continue
+      dropped.add(`${table} ${id}`)
       aside.push({ table, place: `${places.get(`${table} ${id}`)}.${field}`, id, why })
-      const rows = tables as unknown as Record<TableName, { id: string }[]>
-      rows[table] = rows[table].filter((one) => one.id !== id)
     }
+    const rows = tables as unknown as Record<TableName, { id: string }[]>
+    for (const table of tableNames) rows[table] = rows[table].filter(({ id }) => !dropped.has(`${table} ${id}`))
   }
 }
 

@@ -1,4 +1,5 @@
 import { momentFields } from '../records/moments'
+import { runsAsFormula } from './cells'
 
 /** Plain records as rows of cells and back, exactly: what was left out, open (null) or an empty text stays so. */
 export interface Column {
@@ -20,7 +21,7 @@ const isFields = (value: unknown): value is Fields =>
 const WRITTEN: Record<Empty, string> = { 'left out': '(left out)', open: '(open)', 'empty text': '""' }
 /** A text that a spreadsheet would run, or that would be taken for something else, is written behind this mark. */
 const MARK = "'"
-const needsMark = (text: string) => /^[=+\-@\t\r'"]/.test(text) || Object.values(WRITTEN).includes(text)
+const needsMark = (text: string) => runsAsFormula(text) || /^[\s'"]/.test(text) || Object.values(WRITTEN).includes(text)
 
 /** Units by the ends of the names that records use. */
 const units: [RegExp, string][] = [

@@ -1,6 +1,7 @@
 import { CodedError } from '../errors'
 import type { TracePoint } from './trace'
 import { line, calmed, noiseOf, restOf } from './signal'
+import { largest } from '../quantities/largest'
 
 /** Faster than this a pull is a jerk: it reads too high, N/s (methods.md 1). */
 export const TOO_FAST_N_S = 50
@@ -49,7 +50,7 @@ export function findPull(trace: readonly TracePoint[], limitN: number | null = n
   const all = trace.filter(({ s, n }) => Number.isFinite(s) && Number.isFinite(n)).sort((x, y) => x.s - y.s)
   if (all.length < 4) throw new CodedError('trace-too-short', 'trace', { got: all.length, low: 4 })
   const raw = calmed(all.map(({ n }) => n))
-  const highest = Math.max(...raw)
+  const highest = largest(raw)
   // Neighbours that were calmed scatter less than the gauge does.
   const noise = noiseOf(all.map(({ n }) => n))
   const offAt = restOf(
@@ -59,7 +60,7 @@ export function findPull(trace: readonly TracePoint[], limitN: number | null = n
   )
   const net = all.map(({ s, n, mm }) => ({ s, n: n - offAt(s), mm }))
   const calm = calmed(net.map(({ n }) => n))
-  const top = Math.max(...calm)
+  const top = largest(calm)
   if (!(top > 0)) throw new CodedError('no-load', 'trace')
   const threshold = Math.max(START_SHARE * top, Math.min(0.3 * top, OVER_NOISE * noise))
   const first = calm.findIndex((n) => n > threshold)
@@ -87,7 +88,7 @@ export function findPull(trace: readonly TracePoint[], limitN: number | null = n
 /** The peak: the highest sample, unless it stands alone above its neighbours as a wild one does. */
 function peakOf(net: readonly TracePoint[], calm: readonly number[], topAt: number): number {
   const near = [topAt - 1, topAt, topAt + 1].flatMap((i) => (net[i] ? [net[i].n] : []))
-  const highest = Math.max(...near)
+  const highest = largest(near)
   return highest <= 1.1 * calm[topAt]! ? highest : calm[topAt]!
 }
 
@@ -125,7 +126,7 @@ function rateOf(rise: readonly TracePoint[]): number {
 
 function slipsOf(rise: readonly number[]): number {
   let [high, slips, down] = [0, 0, false]
-  const top = Math.max(...rise)
+  const top = largest(rise)
   for (const n of rise) {
     if (!down && n < high - SLIP_SHARE * top) {
       slips += 1

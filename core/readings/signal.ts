@@ -1,3 +1,4 @@
+import { largest } from '../quantities/largest'
 /** Rest before the pull that its drift is seen in, samples at least. */
 const REST = 4
 /** Samples at the end that show what is left on the gauge. */
@@ -59,7 +60,7 @@ const AHEAD = 5
 const DRIFT_SHARE = 0.1
 /** Whether the first n samples climb as a pull does: nearly as fast as what follows them up to the peak. */
 function climbs(xs: readonly number[], ys: readonly number[], n: number, slope: number): boolean {
-  const top = ys.indexOf(Math.max(...ys))
+  const top = ys.indexOf(largest(ys))
   return top >= n && slope > (DRIFT_SHARE * (ys[top]! - ys[n - 1]!)) / (xs[top]! - xs[n - 1]!)
 }
 
@@ -68,7 +69,7 @@ function climbs(xs: readonly number[], ys: readonly number[], n: number, slope: 
  * one, tell its drift; a slope within the noise of the first alone is none.
  */
 export function restOf(xs: readonly number[], ys: readonly number[], noise: number): (s: number) => number {
-  const most = Math.max(...ys)
+  const most = largest(ys)
   const n = still(xs, ys, noise, most)
   const level = n >= REST ? mean(ys.slice(0, n)) : 0
   const before = n < REST ? null : line(xs.slice(0, n), ys.slice(0, n))

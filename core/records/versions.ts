@@ -61,7 +61,7 @@ const acrossTables: Readonly<Record<number, (tables: LooseTables) => LooseTables
  * The record in its shape of today; the same object where nothing had to change. The step to its own version is taken
  * as well: the first builds of a version did not always have all of it.
  */
-export function migrateRecord(table: string, record: Loose, from: number): Loose {
+function migrateRecord(table: string, record: Loose, from: number): Loose {
   let now = record
   for (let version = from; version <= BENCH_VERSION; version++) now = ofTable(table)?.to?.[version]?.(now) ?? now
   return now

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { pastedTable, type PastedColumn, type PastedMapping } from '../../../core/formats/pastedRows'
+import { pastedTable, widest, type PastedColumn, type PastedMapping } from '../../../core/formats/pastedRows'
 import { stampNow } from '../../bench/clock'
 import type { JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
@@ -15,6 +15,8 @@ import FieldPart from '../../look/FieldPart'
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
 const text = ref('')
+/** columns that are offered to be mapped */
+const MOST_COLUMNS = 60
 const own = ref<PastedMapping | undefined>()
 const rows = shallowRef<string[][]>([])
 watch(text, async (typed) => {
@@ -29,8 +31,10 @@ const found = computed(() =>
   rows.value.length ? pastedReadings(bench, props.view, table.value, stampNow()) : { readings: [], bad: [] },
 )
 const columns = computed(() => {
-  const width = Math.max(0, ...rows.value.map(({ length }) => length))
-  return Array.from({ length: width }, (_, i) => table.value.headings?.[i] || `column ${i + 1}`)
+  return Array.from(
+    { length: Math.min(MOST_COLUMNS, widest(rows.value)) },
+    (_, i) => table.value.headings?.[i] || `column ${i + 1}`,
+  )
 })
 const columnWords: Record<PastedColumn, string> = {
   coupon: 'Coupon',

@@ -1,5 +1,5 @@
 import { insert, type Change } from '../../../core/records/entry'
-import { pastedEnd, type PastedTable } from '../../../core/formats/pastedRows'
+import { MOST_ROWS, pastedEnd, type PastedTable } from '../../../core/formats/pastedRows'
 import { sayError } from '../../../core/messages'
 import { formulaOf, gradingOf } from '../../../core/knowledge/testKinds'
 import { armOf } from '../../../core/planning/arms'
@@ -26,7 +26,9 @@ export function pastedReadings(bench: Store, view: JointView, table: PastedTable
   const pulled = new Set(view.readings.filter(({ setAside }) => setAside === null).map(({ coupon }) => coupon))
   const out: Pasted = { readings: [], bad: [] }
   const cell = (cells: readonly string[], index: number | null) => (index === null ? '' : (cells[index] ?? ''))
-  for (const { line, cells } of table.rows) {
+  const rest = table.rows[MOST_ROWS]
+  if (rest) out.bad.push({ line: rest.line, why: `and what follows it: up to ${MOST_ROWS} rows are taken at a time` })
+  for (const { line, cells } of table.rows.slice(0, MOST_ROWS)) {
     const bad = (why: string) => void out.bad.push({ line, why })
     const label = cell(cells, table.mapping.coupon)
     const coupon = coupons.get(label.toLowerCase())
