@@ -192,3 +192,43 @@ test('leaving with changes that nothing has kept is asked about first', async ({
   await leaving
   await expect(page.getByLabel('Name of the joint')).toHaveValue('Kept in memory')
 })
+
+test('a typed word and an Undo, followed at once by closing the page, are stored or asked about', async ({
+  page,
+  context,
+}) => {
+  await openBench(page)
+  await askAbout(page, 'Rib')
+  const address = page.url()
+  let open = page
+  const name = () => open.getByLabel('Name of the joint')
+  /** Closes the page; @returns whether the browser asked first */
+  const leave = async () => {
+    let asked = false
+    open.on('dialog', (dialog) => {
+      asked = true
+      void dialog.accept()
+    })
+    const closed = open.waitForEvent('close')
+    await open.close({ runBeforeUnload: true })
+    await closed
+    open = await context.newPage()
+    await open.goto(address)
+    await expect(name()).toBeVisible()
+    return asked
+  }
+  await name().fill('')
+  await name().pressSequentially('Typed and closed')
+  const asked = await leave()
+  const typed = await name().inputValue()
+  expect(typed === 'Typed and closed' || asked, `“${typed}” stands, asked: ${asked}`).toBe(true)
+
+  await name().fill('To be taken back')
+  await name().press('Enter')
+  await name().blur()
+  await expect(open.locator('.strip [aria-current]')).toContainText('To be taken back')
+  await open.keyboard.press('Control+z')
+  const askedAgain = await leave()
+  const stands = await name().inputValue()
+  expect(stands !== 'To be taken back' || askedAgain, `“${stands}” stands, asked: ${askedAgain}`).toBe(true)
+})

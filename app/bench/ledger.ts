@@ -213,6 +213,11 @@ export class Ledger {
     return this.recent.newestFirst()
   }
 
+  /** Resolves when all that was asked of it so far is done. */
+  idle(): Promise<void> {
+    return this.inTurn(async () => {})
+  }
+
   /** Tries to store what could not be stored. @returns whether all is stored now */
   retry(): Promise<boolean> {
     return this.inTurn(async () => {

@@ -87,8 +87,11 @@ export const useBench = defineStore('bench', () => {
     id.value = next.id
     if (before && before !== next) {
       // What is in memory only goes along until it is stored: leaving a bench loses nothing.
-      if (before.ledger.save.waiting || before.ledger.save.stranded.length) left.set(before.id, before)
-      else before.close()
+      void before.ledger.idle().then(() => {
+        if (before === current) return
+        if (before.ledger.save.waiting || before.ledger.save.stranded.length) left.set(before.id, before)
+        else before.close()
+      })
     }
     left.delete(next.id)
     save.value = { ...next.ledger.save }
@@ -170,19 +173,36 @@ export const useBench = defineStore('bench', () => {
     notice.value = { text, tone, undo }
   }
 
+  /** Writes that were begun and are not stored yet: a page that is left now is asked about first. */
+  const writing = ref(0)
+  async function underWay<T>(write: Promise<T>): Promise<T> {
+    writing.value++
+    try {
+      return await busyWhile(write)
+    } finally {
+      writing.value--
+    }
+  }
+
   /**
    * One write, with its label in words. Refusals are told to the maker and nothing is lost on screen.
    * @param loud says on screen that it was saved, with undo at hand
    * @returns whether it was written (or, with a failed storage, is kept in memory)
    */
   async function write(label: string, changes: Change[], loud = false): Promise<boolean> {
+    const refused = await attempt(label, changes, loud)
+    if (refused) tell(sayError(refused), 'bad')
+    return refused === null
+  }
+
+  /** The same for whoever answers a refusal in its own way. @returns null where it was written, else why it was not */
+  async function attempt(label: string, changes: Change[], loud = false): Promise<Error | null> {
     try {
-      await busyWhile(current!.ledger.commit(label, changes))
+      await underWay(current!.ledger.commit(label, changes))
       if (loud) tell(label, 'plain', true)
-      return true
+      return null
     } catch (error) {
-      tell(sayError(error), 'bad')
-      return false
+      return error as Error
     }
   }
 
@@ -204,7 +224,7 @@ export const useBench = defineStore('bench', () => {
       const changes = met.changes(answer)
       if (!changes.length && !also.length) return true
       try {
-        await busyWhile(current!.ledger.commit(label, [...changes, ...also]))
+        await underWay(current!.ledger.commit(label, [...changes, ...also]))
         if (loud) tell(label, 'plain', true)
         return true
       } catch (error) {
@@ -221,7 +241,7 @@ export const useBench = defineStore('bench', () => {
   const redo = () => step(() => current!.ledger.redo(), 'Done again', 'Nothing to do again')
   async function step(move: () => Promise<Entry | null>, done: string, nothing: string) {
     try {
-      const entry = await busyWhile(move())
+      const entry = await underWay(move())
       tell(entry ? `${done}: ${entry.label}` : nothing)
     } catch (error) {
       tell(sayError(error), 'bad')
@@ -247,6 +267,7 @@ export const useBench = defineStore('bench', () => {
     notice,
     left,
     unstored,
+    writing,
     open,
     openInMemory,
     get,
@@ -255,6 +276,7 @@ export const useBench = defineStore('bench', () => {
     of,
     pulled,
     write,
+    attempt,
     edit,
     undo,
     redo,

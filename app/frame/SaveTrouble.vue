@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { now } from '../bench/clock'
+import { takeTyped } from '../look/takeTyped'
 import { addBench, departure, rememberBench, type Departed } from '../bench/library'
 import { useBench } from '../bench/store'
 import ActButton from '../look/ActButton.vue'
@@ -49,10 +50,18 @@ const leftBehind = computed(() =>
 )
 
 function beforeLeaving(event: BeforeUnloadEvent) {
-  if (bench.unstored > 0 || bench.save.stranded.length > 0) event.preventDefault()
+  takeTyped()
+  if (bench.unstored > 0 || bench.writing > 0 || bench.save.stranded.length > 0) event.preventDefault()
 }
-onMounted(() => window.addEventListener('beforeunload', beforeLeaving))
-onBeforeUnmount(() => window.removeEventListener('beforeunload', beforeLeaving))
+const hidden = () => document.visibilityState === 'hidden' && takeTyped()
+onMounted(() => {
+  window.addEventListener('beforeunload', beforeLeaving)
+  document.addEventListener('visibilitychange', hidden)
+})
+onBeforeUnmount(() => {
+  window.removeEventListener('beforeunload', beforeLeaving)
+  document.removeEventListener('visibilitychange', hidden)
+})
 </script>
 
 <template>

@@ -10,7 +10,10 @@ const LISTED = 40
 
 <template>
   <div v-if="aside.length" data-stays-out>
-    <p class="careful">{{ plural(aside.length, 'thing') }} in the file could not be taken and stays out:</p>
+    <p class="careful">
+      {{ plural(aside.length, 'thing') }} in the file could not be taken and
+      {{ aside.length === 1 ? 'stays' : 'stay' }} out:
+    </p>
     <ul class="small">
       <li v-for="one in aside.slice(0, LISTED)" :key="one.place">{{ asideWords(one) }}</li>
       <li v-if="aside.length > LISTED">and {{ aside.length - LISTED }} more</li>

@@ -1,14 +1,10 @@
 import type { BenchClash } from '../../core/records/together/merge'
 import type { Settled } from '../../core/records/together/settle'
-import { PULL } from '../../core/records/together/pull'
 import { SECOND_READING } from '../../core/records/together/settle'
-import { digitsOf } from '../../core/quantities/figure'
-import type { Reading } from '../../core/records/reading'
 import { tableWords, type AnyRecord, type TableName } from '../../core/records/tables'
-import { fieldWords, valueText } from '../bench/fieldWords'
-import { placeOf } from '../bench/settled'
+import { fieldWords } from '../bench/fieldWords'
+import { clashText } from '../bench/clashText'
 import { capital, plural } from '../look/figures'
-import { dayWithYear } from '../look/times'
 
 type Row = Record<string, unknown>
 export type FindRecord = (table: TableName, id: string) => AnyRecord | null
@@ -45,17 +41,7 @@ export const clashName = (clash: BenchClash, find: FindRecord): string => {
   const of = clash.path.length ? fieldWords(clash.path) : 'the whole of it'
   return `${capital(recordName(clash.table, find(clash.table, clash.id), find))}: ${of || 'value'}`
 }
-export const sideText = (value: unknown, { path }: Pick<BenchClash, 'path'>): string =>
-  path[0] === PULL ? pullText(value as Reading) : valueText(value, path)
-
-/** What one pull said, in one line: “41 N, torn in A 80 %, pulled 24 November 2026; width 25, mm”. */
-function pullText(pull: Reading): string {
-  const { raw, size, at } = pull
-  const read = 'value' in raw ? `${digitsOf(raw.value)} ${raw.unit}` : raw.way === 'none' ? '' : valueText(raw)
-  const measured = valueText(size)
-  const words = [read, placeOf(pull), `pulled ${dayWithYear(at)}`].filter(Boolean).join(', ')
-  return measured === 'none' ? words : `${words}; ${measured}`
-}
+export const sideText = (value: unknown, { path }: Pick<BenchClash, 'path'>): string => clashText(value, path)
 
 export function settledWords({ table, field, was, is }: Settled): string {
   if (is === SECOND_READING) return 'A coupon has two readings: the later one is set aside, and stays to be seen.'

@@ -3,7 +3,12 @@ import { Blob } from 'node:buffer'
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Arm } from '../../../core/records/round'
+import { insert } from '../../../core/records/entry'
+import type { Clash } from '../../../core/records/merge'
+import type { Reading } from '../../../core/records/reading'
 import { buildDemoBench } from '../../../demo/bench'
+import { openClash } from '../../bench/clash'
+import { clashText } from '../../bench/clashText'
 import { photoOf } from '../../bench/photos'
 import { mountAt, type Mounted } from '../../testing/mountAt'
 import { eventually } from '../../testing/eventually'
@@ -334,5 +339,68 @@ describe('a coupon that is flexed before it is pulled', () => {
     expect(couponAt(mounted, label).deviations.at(-1)!.text).toBe('Flexed before the pull: 20 of 20')
     expect(mounted.wrapper.find('#flex-first + p').text()).toMatch(/20 of 20/)
     mounted.wrapper.unmount()
+  })
+})
+
+describe('a coupon that another tab logs at the same press', () => {
+  /** Mine is typed and logged; before it is stored, the other tab's is. */
+  async function both(answer: 'mine' | 'theirs' | 'back') {
+    const mounted = await breakOf()
+    const { bench, wrapper } = mounted
+    const label = atHand(mounted)
+    const coupon = couponAt(mounted)
+    const other: Reading = {
+      ...{
+        id: 'their-pull',
+        coupon: coupon.id,
+        at: clock,
+        size: { ...bench.get('round', coupon.round)!.arms[0]!.size },
+        early: null,
+        note: '',
+        corrected: [],
+      },
+      raw: { way: 'gauge', value: 77, unit: 'N', tareKg: 0 },
+      outcome: { end: 'held' },
+      setAside: null,
+    }
+    const attempt = bench.attempt
+    bench.attempt = async (...of) => {
+      bench.attempt = attempt
+      expect(await bench.write('Theirs', [insert('reading', other)])).toBe(true)
+      return attempt(...of)
+    }
+    await wrapper.find('#reading-text').setValue('41 N')
+    await place(mounted, 0)
+    await log(mounted)
+    await flushPromises()
+    expect(openClash.value).not.toBeNull()
+    const [{ path, mine, theirs }] = openClash.value!.clashes as [Clash]
+    expect(clashText(mine, path)).toMatch(/^41 N, /)
+    expect(clashText(theirs, path)).toMatch(/^77 N, did not break/)
+    openClash.value!.answer(answer)
+    await flushPromises()
+    await eventually(() => expect(openClash.value).toBeNull())
+    return { mounted, readings: readingsOf(mounted, label), label }
+  }
+  const standing = (readings: readonly Reading[]) =>
+    readings.filter(({ setAside }) => setAside === null).map(({ raw }) => 'value' in raw && raw.value)
+
+  it('is asked about: mine stands, and theirs is set aside with the reason', async () => {
+    const { readings } = await both('mine')
+    await eventually(() => expect(readings.length).toBeGreaterThan(0))
+    expect(standing(readings)).toEqual([41])
+    expect(readings.find(({ id }) => id === 'their-pull')!.setAside).toMatch(/another tab/)
+  })
+  it('is asked about: theirs stands, and nothing is written', async () => {
+    const { readings } = await both('theirs')
+    expect(standing(readings)).toEqual([77])
+    expect(readings).toHaveLength(1)
+  })
+  it('keeps what was typed where the maker goes back to the form', async () => {
+    const { mounted, label } = await both('back')
+    expect(atHand(mounted)).toBe(label)
+    await eventually(() => expect(mounted.wrapper.html()).toContain('Correct this pull'))
+    const typed = mounted.wrapper.findAll('input').map(({ element }) => element.value)
+    expect(typed).toContain('41 N')
   })
 })

@@ -1,7 +1,10 @@
 import { directionRows, type Direction } from '../../../core/knowledge/directions'
 import { closedBy, endsPiece } from '../../../core/readings/earlier'
 import { lightestOf } from '../../../core/readings/lightest'
+import { CodedError } from '../../../core/errors'
+import { sayError } from '../../../core/messages'
 import { insert, update, type Change } from '../../../core/records/entry'
+import { PULL } from '../../../core/records/together/pull'
 import { spareFor } from '../../../core/planning/pullQueue'
 import { ageAtPullS, closedAt, curedFrom } from '../../../core/planning/gluing'
 import type { Reading } from '../../../core/records/reading'
@@ -9,6 +12,7 @@ import type { Arm } from '../../../core/records/round'
 import type { Coupon } from '../../../core/records/coupon'
 import type { Procedure } from '../../../core/records/procedure'
 import type { TestId } from '../../../core/knowledge/testKinds'
+import { askAboutClash } from '../../bench/clash'
 import { newId } from '../../bench/ids'
 import { readingWords, readReading } from '../../bench/settled'
 import type { useBench } from '../../bench/store'
@@ -61,15 +65,43 @@ export function logPull(bench: Store, pull: PullOf, form: PullForm, now: number)
   }
   usable(reading, arm.test)
   const spare = form.end === 'fault' && form.then === 'spare' ? [spareFor(coupon, coupons, newId(), now)] : []
-  return bench.write(
+  return logOrAsk(
+    bench,
     `Pull ${coupon.label}: ${readingWords(reading, arm.test)}${spare.map(({ label }) => `; ${label} in its place`)}`,
     [
       insert('reading', reading),
       ...closing(bench, pull, reading, now),
       ...spare.map((one): Change => insert('coupon', one)),
     ],
-    true,
+    reading,
   )
+}
+
+/** Why a reading gave way to another of the same pull. */
+const GAVE_WAY = 'the same pull was logged in another tab too, and that one stands'
+
+/**
+ * Writes a pull. Where another tab was first with the same coupon, both are shown and the maker says which stands; the
+ * other one is set aside, or what was typed stays in the form.
+ * @returns whether the form is done with
+ */
+async function logOrAsk(bench: Store, label: string, changes: Change[], reading: Reading): Promise<boolean> {
+  const refused = await bench.attempt(label, changes, true)
+  if (!refused) return true
+  const way = ({ direction }: Reading) => direction ?? null
+  const other =
+    refused instanceof CodedError && refused.code === 'taken'
+      ? bench
+          .of('reading', reading.coupon)
+          .find((one) => one.setAside === null && !one.again && way(one) === way(reading))
+      : undefined
+  if (!other) {
+    bench.tell(sayError(refused), 'bad')
+    return false
+  }
+  const answer = await askAboutClash(label, [{ path: [PULL], opened: null, mine: reading, theirs: other }])
+  if (answer !== 'mine') return answer === 'theirs'
+  return bench.write(label, [update('reading', other, { setAside: GAVE_WAY }), ...changes], true)
 }
 
 /** A pull of one coupon: what it is, and what it is put through. */

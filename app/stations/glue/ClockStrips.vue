@@ -46,7 +46,8 @@ const curedWords = (row: { pieces: { cured: number | null }[] }) => {
 const x = (at: number) => LEFT + ((at - span.value.from) / (span.value.to - span.value.from)) * (WIDTH - LEFT - 10)
 const ticks = computed(() => {
   const hours = (span.value.to - span.value.from) / 3_600_000
-  const step = [0.25, 0.5, 1, 2, 4, 6, 12, 24, 48].find((size) => hours / size <= 8) ?? 96
+  // A moment that went wrong may lie decades off: never more than some eight ticks.
+  const step = [0.25, 0.5, 1, 2, 4, 6, 12, 24, 48].find((size) => hours / size <= 8) ?? Math.ceil(hours / 8 / 96) * 96
   const size = step * 3_600_000
   const list: { at: number; text: string }[] = []
   for (let at = startOfDay(dayOf(span.value.from)); at < span.value.to; at += size)

@@ -40,7 +40,8 @@ const x = (at: number) =>
   LEFT + ((Math.min(at, end.value) - props.evening.from) / (end.value - props.evening.from)) * (WIDTH - LEFT - 8)
 const ticks = computed(() => {
   const minutes = (end.value - props.evening.from) / 60_000
-  const size = ([5, 10, 15, 30, 60, 120].find((one) => minutes / one <= 8) ?? 240) * 60_000
+  const size =
+    ([5, 10, 15, 30, 60, 120].find((one) => minutes / one <= 8) ?? Math.ceil(minutes / 8 / 240) * 240) * 60_000
   const first = Math.ceil(props.evening.from / size) * size
   return Array.from({ length: Math.floor((end.value - first) / size) + 1 }, (_, i) => first + i * size)
 })
