@@ -1,7 +1,9 @@
+import * as z from 'zod/mini'
 import { families, type Family } from '../knowledge/families'
 import { faceTraits } from '../knowledge/vocabulary'
 import type { MaterialClass } from '../knowledge/materials'
-import { briefSchema, type Brief, type Side } from '../records/joint'
+import { briefWords } from '../records/briefWords'
+import type { Brief, Side } from '../records/joint'
 import { screen, type Verdict } from './screen'
 import { situationOf, type Around } from '../situation/situation'
 
@@ -27,34 +29,19 @@ const ofSide = (which: 'a' | 'b'): Record<string, Answer[]> => ({
   [`${which}.traits`]: [[], ...faceTraits.map((trait) => [trait])].map((traits) => side(which, () => ({ traits }))),
 })
 
-/** Words that are answered with yes or no, whatever they ask. */
-const yesOrNo = Object.entries(briefSchema.shape)
-  .filter(([, word]) => word.safeParse(true).success && word.safeParse(false).success)
-  .map(([key]): [string, Answer[]] => [key, [put({ [key]: false }), put({ [key]: true })]])
+/** Answers of each word as a whole: its own, or yes and no where it is a question of those. */
+const ofWords = Object.entries(briefWords).flatMap(([key, { schema, tries: own }]): [string, Answer[]][] => {
+  const yesOrNo = z.safeParse(schema, true).success && z.safeParse(schema, false).success
+  const values: readonly unknown[] = own ?? (yesOrNo ? [false, true] : [])
+  return values.length ? [[key, values.map((value) => put({ [key]: value }))]] : []
+})
 
 /** Answers tried for each open word; the brief's other words stay as they are. */
 const tries: Record<string, Answer[]> = {
-  ...Object.fromEntries(yesOrNo),
+  ...Object.fromEntries(ofWords),
   ...ofSide('a'),
   ...ofSide('b'),
-  gapMm: [{ gapMm: 0 }, { gapMm: 0.3 }, { gapMm: 2 }].map(put),
-  fit: [{ fit: 'close' as const }, { fit: 'rough' as const }].map(put),
-  heatC: [{ heatC: 25 }, { heatC: 50 }, { heatC: 75 }].map(put),
-  coldC: [{ coldC: 15 }, { coldC: -15 }].map(put),
-  water: (['no', 'splash', 'wash', 'soak'] as const).map((water) => put({ water })),
-  loads: [{ loads: ['shear' as const] }, { loads: ['peel' as const] }, { loads: ['flex' as const] }].map(put),
-  weightKg: [{ weightKg: 0 }, { weightKg: 0.2 }, { weightKg: 5 }].map(put),
-  flex: [{ flex: 'must-flex' as const }, { flex: 'must-be-stiff' as const }].map(put),
-  air: [{ air: 'closed' as const }, { air: 'window' as const }].map(put),
-  look: [{ look: 'hidden' as const }, { look: 'clear' as const }].map(put),
-  later: [[], ['hot-wire' as const], ['paint' as const], ['sand' as const]].map((later) => put({ later })),
-  users: [[], ['child' as const], ['sensitised' as const]].map((users) => put({ users })),
-  life: [{ life: 'temporary' as const }, { life: 'years' as const }].map(put),
-  readyH: [{ readyH: 0.5 }, { readyH: 6 }, { readyH: 72 }].map(put),
-  handledH: [{ handledH: 0.1 }, { handledH: 0.5 }, { handledH: 24 }].map(put),
-  repositionS: [{ repositionS: 0 }, { repositionS: 60 }].map(put),
-  reach: [{ reach: 'both' as const }, { reach: 'one' as const }].map(put),
-  geometry: [{ geometry: 'lap' as const }, { geometry: 'butt-edge' as const }].map(put),
+  // A size says more than a width.
   widthMm: [put({ widthMm: 10, lengthMm: 10 }), put({ widthMm: 200, lengthMm: 200 })],
 }
 

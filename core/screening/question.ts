@@ -3,6 +3,8 @@ import { familyOf } from '../knowledge/families'
 import { materialClassOf } from '../knowledge/materials'
 import { faceStates } from '../knowledge/faceStates'
 import { faceTraits, geometries, helpers, loadModes, stakes } from '../knowledge/vocabulary'
+import { contractShape, contractWords } from '../records/briefWords'
+import type { Brief } from '../records/joint'
 import { openBrief } from '../records/openBrief'
 import type { Weighed } from './forecast'
 import { schoolReasons } from './schools'
@@ -55,7 +57,6 @@ export const questionSchema = z.object({
           temporary: yes,
           stakes: z.optional(z.nullable(z.array(z.enum(stakes)))),
           maxCureH: number,
-          maxHandlingH: number,
           repositionS: number,
           noClamp: yes,
           oneFaceOnly: yes,
@@ -68,6 +69,7 @@ export const questionSchema = z.object({
           weightKg: number,
           roomC: number,
           roomRH: number,
+          ...contractShape,
         }),
       ),
     ),
@@ -77,6 +79,12 @@ export const questionSchema = z.object({
   dab: z.optional(z.nullable(z.enum(['ca-gel', 'hotmelt-low', 'tape-foam']))),
 })
 export type Question = z.infer<typeof questionSchema>
+
+/** Words that the contract asks as the brief does. */
+const saidInContract = (needs: object): Partial<Brief> =>
+  Object.fromEntries(
+    contractWords.map(({ word, name }) => [word, (needs as Record<string, unknown>)[name] ?? null]),
+  ) as Partial<Brief>
 
 /** A need that is true counts; false and unknown ask nothing. */
 const said = <T>(value: boolean | null | undefined, then: T): T | null => (value ? then : null)
@@ -135,7 +143,7 @@ function situationOfQuestion(question: Question): Situation {
     comesApart: n.temporary === true,
     later: later?.length ? later : null,
     readyH: n.maxCureH ?? null,
-    said: { ...base.said, handledH: n.maxHandlingH ?? null },
+    said: { ...base.said, ...saidInContract(n) },
     repositionS: n.repositionS ?? null,
     canClamp: said(n.noClamp, true) === null ? null : false,
     reach: said(n.oneFaceOnly, 'one' as const),

@@ -8,7 +8,8 @@ import type { ForceUnit } from '../quantities/force'
 import type { LabelFacts } from '../knowledge/labelFactIds'
 import type { FaceState, MaterialClass } from '../knowledge/materials'
 import type { FaceTrait, Geometry, Helper, LoadMode, Stake } from '../knowledge/vocabulary'
-import type { Brief, laterWork } from '../records/joint'
+import type { laterWork } from '../records/briefWords'
+import type { Brief } from '../records/joint'
 import type { SecondRole } from '../records/procedure'
 
 export interface Face {

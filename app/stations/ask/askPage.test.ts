@@ -2,10 +2,12 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { buildDemoBench } from '../../../demo/bench'
+import { briefWordKeys } from '../../../core/records/briefWords'
 import type { Brief } from '../../../core/records/joint'
 import type { Tables } from '../../../core/records/tables'
 import { mountAt, type Mounted } from '../../testing/mountAt'
 import { eventually } from '../../testing/eventually'
+import { words } from './words'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
 
@@ -42,6 +44,14 @@ describe('the brief as a sentence', () => {
       expect(line(mounted, 'It must').find('summary').text()).toMatch(/\d open words? would change the list$/),
     )
     mounted.wrapper.unmount()
+  })
+
+  it('holds every word that the brief has, each in its place', async () => {
+    const asked: Partial<Brief> = { loads: ['torsion', 'flex'], count: 3, air: 'window', geometry: 'lap' }
+    const { wrapper } = await mountAt(opened(asked), '/joint/h2/ask')
+    const sentence = wrapper.find('.sentence').html()
+    for (const key of briefWordKeys) expect(sentence, key).toContain(words[key].label)
+    wrapper.unmount()
   })
 
   it('asks one open word at a time: what every answer needs first, then what moves most', async () => {

@@ -3,11 +3,16 @@ import { partsWords } from './briefWords/partsWords'
 import { serviceWords } from './briefWords/serviceWords'
 import { sideWords } from './briefWords/sideWords'
 import { workWords } from './briefWords/workWords'
-import type { WordDef } from './briefWords/wordDef'
+import type { Line, LineWord, WordDef } from './briefWords/wordDef'
+import type { BriefWord } from '../../../core/records/briefWords'
 
 /** Words of the whole joint, by their field in the brief. */
-export const words = { ...partsWords, ...wordsOfLoad, ...serviceWords, ...workWords }
-export type BriefWordKey = keyof typeof words
+export const words: Record<BriefWord, LineWord> = { ...workWords, ...partsWords, ...wordsOfLoad, ...serviceWords }
+export type BriefWordKey = BriefWord
+
+/** Words of a line of the sentence, in their order. */
+export const wordsOfLine = (line: Line): BriefWordKey[] =>
+  (Object.keys(words) as BriefWordKey[]).filter((key) => words[key].line === line)
 
 export { sideWords, traitsOf, type SideWordKey } from './briefWords/sideWords'
 export type { WordDef } from './briefWords/wordDef'

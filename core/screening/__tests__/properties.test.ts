@@ -4,6 +4,7 @@ import { labelFactIds } from '../../knowledge/labelFactIds'
 import { materialClassOf, materialClasses } from '../../knowledge/materials'
 import { faceStates } from '../../knowledge/faceStates'
 import { faceTraits, geometries, helpers, loadModes } from '../../knowledge/vocabulary'
+import { briefWords, contractShape, contractWords } from '../../records/briefWords'
 import { seededRandom, type Random } from '../../planning/random'
 import { maybe, pick, randomBrief, some } from './randomBrief'
 import { answerQuestion, type Question } from '../question'
@@ -12,7 +13,7 @@ import { situationOf } from '../../situation/situation'
 
 type Needs = NonNullable<Question['joint']['needs']>
 /** Every need with values from mild to harsh. */
-const scale: { [K in keyof Needs]-?: NonNullable<Needs[K]>[] } = {
+const own: { [K in Exclude<keyof Needs, keyof typeof contractShape>]-?: NonNullable<Needs[K]>[] } = {
   clear: [true],
   neat: [true],
   white: [true],
@@ -38,7 +39,6 @@ const scale: { [K in keyof Needs]-?: NonNullable<Needs[K]>[] } = {
   temporary: [true],
   stakes: [['overhead']],
   maxCureH: [72, 24, 4, 0.5],
-  maxHandlingH: [72, 4, 0.5, 0.05],
   repositionS: [5, 30, 120],
   noClamp: [true],
   oneFaceOnly: [true],
@@ -52,12 +52,15 @@ const scale: { [K in keyof Needs]-?: NonNullable<Needs[K]>[] } = {
   roomC: [20, 12, 4],
   roomRH: [50, 80],
 }
+/** Words that the contract asks as the brief does, by the answers of their rows. */
+const ofRows = Object.fromEntries(contractWords.map(({ word, name }) => [name, briefWords[word].tries ?? [true]]))
+const scale = { ...own, ...ofRows } as unknown as Record<keyof Needs, unknown[]>
 const needNames = Object.keys(scale) as (keyof Needs)[]
 
 function randomQuestion(random: Random): Question {
   const side = () => pick(random, materialClasses).id
   const needs: Record<string, unknown> = {}
-  for (const name of needNames) if (random() < 0.12) needs[name] = pick(random, scale[name] as unknown[])
+  for (const name of needNames) if (random() < 0.12) needs[name] = pick(random, scale[name])
   if (random() < 0.2) needs['flex'] = pick(random, ['must-flex', 'must-be-stiff', 'band'])
   return {
     joint: {

@@ -1,7 +1,8 @@
 import { faceStates } from '../../knowledge/faceStates'
 import { faceTraits, geometries, loadModes, motions, stakes } from '../../knowledge/vocabulary'
 import type { Random } from '../../planning/random'
-import { laterWork, type Brief } from '../../records/joint'
+import { briefWords, laterWork } from '../../records/briefWords'
+import type { Brief } from '../../records/joint'
 import { openBrief } from '../../records/openBrief'
 
 export const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!
@@ -18,8 +19,7 @@ export function randomBrief(random: Random): Brief {
     state: one(faceStates),
     traits: maybe(random, 0.4, () => some(random, faceTraits, 0.15)),
   })
-  return {
-    ...open,
+  const listed = {
     a: side(),
     b: side(),
     geometry: one(geometries),
@@ -57,4 +57,9 @@ export function randomBrief(random: Random): Brief {
     perEvening: one([5, 60, 400]),
     maxCost: one([0.05, 1]),
   }
+  // A word that is not drawn above is drawn from the answers that its row names.
+  const others = Object.entries(briefWords).flatMap(([key, { tries }]) =>
+    tries && !(key in listed) ? [[key, one<unknown>(tries)]] : [],
+  )
+  return { ...open, ...listed, ...(Object.fromEntries(others) as Partial<Brief>) }
 }

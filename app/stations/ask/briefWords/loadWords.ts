@@ -1,14 +1,15 @@
 import { loadModes, loadWords, motions } from '../../../../core/knowledge/vocabulary'
 import { motionWords } from '../../../../core/knowledge/vocabularyWords'
-import type { Brief } from '../../../../core/records/joint'
+import type { BriefWord } from '../../../../core/records/briefWords'
 import type { Choice } from '../words/ChoiceList.vue'
-import { c, mm, type WordDef } from './wordDef'
+import { c, mm, type LineWord } from './wordDef'
 
 const loadChoices: Choice[] = loadModes.map((value) => ({ value, ...loadWords[value] }))
 
 /** Words of the load. */
 export const wordsOfLoad = {
   loads: {
+    line: 'load',
     kind: 'many',
     label: 'How it is loaded',
     ask: 'loaded how?',
@@ -18,6 +19,7 @@ export const wordsOfLoad = {
     open: { word: 'The load', find: 'Pull at it by hand the way it will be pulled.' },
   },
   weightKg: {
+    line: 'load',
     kind: 'number',
     label: 'Weight it carries',
     ask: 'what weight?',
@@ -29,6 +31,7 @@ export const wordsOfLoad = {
     open: { word: 'The weight', find: 'Weigh the part on a kitchen scale.' },
   },
   share: {
+    line: 'load',
     kind: 'number',
     label: 'Share of the weight on one joint',
     ask: 'what share each?',
@@ -46,6 +49,7 @@ export const wordsOfLoad = {
     ],
   },
   motion: {
+    line: 'load',
     kind: 'one',
     label: 'How it moves',
     ask: 'moving how?',
@@ -53,6 +57,7 @@ export const wordsOfLoad = {
     choices: motions.map((value) => c(value, motionWords[value])),
   },
   leverMm: {
+    line: 'load',
     kind: 'number',
     label: 'Lever',
     ask: 'how far out?',
@@ -64,6 +69,7 @@ export const wordsOfLoad = {
     show: (v) => `${mm(v)} away from the joint`,
   },
   flexDeg: {
+    line: 'load',
     kind: 'number',
     label: 'Angle it is flexed to',
     ask: 'bent how far?',
@@ -75,6 +81,7 @@ export const wordsOfLoad = {
     presets: [c('20', '20°', 'a gentle sway'), c('60', '60°', 'a knee walking'), c('180', '180°', 'folded flat')],
   },
   bendRadiusMm: {
+    line: 'load',
     kind: 'number',
     label: 'Tightest radius',
     ask: 'to what radius?',
@@ -84,4 +91,4 @@ export const wordsOfLoad = {
     least: 0.1,
     show: (v) => `a radius of ${mm(v)}`,
   },
-} satisfies Partial<Record<keyof Brief, WordDef>>
+} satisfies Partial<Record<BriefWord, LineWord>>

@@ -1,13 +1,14 @@
 import { geometries, geometryWords } from '../../../../core/knowledge/vocabulary'
-import type { Brief } from '../../../../core/records/joint'
+import type { BriefWord } from '../../../../core/records/briefWords'
 import type { Choice } from '../words/ChoiceList.vue'
-import { c, mm, type WordDef } from './wordDef'
+import { c, mm, type LineWord } from './wordDef'
 
 const geometryChoices: Choice[] = geometries.map((value) => ({ value, ...geometryWords[value] }))
 
 /** Words of the parts: shape, size, fit. */
 export const partsWords = {
   geometry: {
+    line: 'parts',
     kind: 'one',
     label: 'Shape of the joint',
     ask: 'what shape?',
@@ -16,6 +17,7 @@ export const partsWords = {
     open: { word: 'The shape', find: 'Do the parts overlap, or meet edge to edge?' },
   },
   widthMm: {
+    line: 'parts',
     kind: 'number',
     label: 'Width of the glued face',
     ask: 'how wide?',
@@ -26,6 +28,7 @@ export const partsWords = {
     open: { word: 'The size', find: 'Measure the glued face, across and along.' },
   },
   lengthMm: {
+    line: 'parts',
     kind: 'number',
     label: 'Length of the glued face, along the pull',
     ask: 'how long?',
@@ -35,6 +38,7 @@ export const partsWords = {
     least: 0.1,
   },
   edgeMm: {
+    line: 'glue',
     kind: 'number',
     label: 'Deepest point to an open edge',
     ask: 'how deep inside?',
@@ -46,6 +50,7 @@ export const partsWords = {
     show: (v) => `at most ${mm(v)} from the rim`,
   },
   count: {
+    line: 'parts',
     kind: 'number',
     label: 'How many such joints',
     ask: 'how many?',
@@ -58,6 +63,7 @@ export const partsWords = {
     show: (n) => `${n} of them`,
   },
   fit: {
+    line: 'glue',
     kind: 'one',
     label: 'Fit',
     ask: 'do they touch?',
@@ -66,6 +72,7 @@ export const partsWords = {
     open: { word: 'The fit', find: 'Hold the dry joint to a light.' },
   },
   gapMm: {
+    line: 'glue',
     kind: 'number',
     label: 'Gap',
     ask: 'some gap?',
@@ -84,6 +91,7 @@ export const partsWords = {
     open: { word: 'The gap', find: 'Lay the parts together and slide a card in: does it go?' },
   },
   curveMm: {
+    line: 'glue',
     kind: 'number',
     label: 'Curve',
     ask: 'flat or curved?',
@@ -99,4 +107,4 @@ export const partsWords = {
       c('15', '15 mm', 'a broom stick'),
     ],
   },
-} satisfies Partial<Record<keyof Brief, WordDef>>
+} satisfies Partial<Record<BriefWord, LineWord>>

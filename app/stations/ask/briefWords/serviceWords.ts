@@ -1,9 +1,10 @@
-import type { Brief } from '../../../../core/records/joint'
-import { c, type WordDef } from './wordDef'
+import type { BriefWord } from '../../../../core/records/briefWords'
+import { c, type LineWord } from './wordDef'
 
 /** Words of what it meets and what it must do. */
 export const serviceWords = {
   heatC: {
+    line: 'meets',
     kind: 'number',
     label: 'Highest temperature',
     ask: 'what heat?',
@@ -20,6 +21,7 @@ export const serviceWords = {
     open: { word: 'Heat', find: 'Think of the hottest hour: a lamp beside it, a parked car.' },
   },
   coldC: {
+    line: 'meets',
     kind: 'number',
     label: 'Lowest temperature',
     ask: 'what cold?',
@@ -34,6 +36,7 @@ export const serviceWords = {
     open: { word: 'Cold', find: 'Where does it spend a winter night?' },
   },
   water: {
+    line: 'meets',
     kind: 'one',
     label: 'Water',
     ask: 'rain?',
@@ -47,6 +50,7 @@ export const serviceWords = {
     open: { word: 'Water', find: 'Rain, sweat, washing: which of them meets it?' },
   },
   sun: {
+    line: 'meets',
     kind: 'yes',
     label: 'Sun',
     ask: 'sun?',
@@ -56,6 +60,7 @@ export const serviceWords = {
     open: { word: 'Sun', find: 'Does daylight fall on the line for weeks?' },
   },
   life: {
+    line: 'meets',
     kind: 'one',
     label: 'How long it must last',
     ask: 'how long?',
@@ -70,6 +75,7 @@ export const serviceWords = {
     open: { word: 'How long', find: 'One evening, one season, or years?' },
   },
   undo: {
+    line: 'must',
     kind: 'yes',
     label: 'Comes apart again',
     ask: 'come apart again?',
@@ -79,6 +85,7 @@ export const serviceWords = {
     open: { word: 'Coming apart', find: 'Must the parts come apart again one day, without harm to either?' },
   },
   flex: {
+    line: 'must',
     kind: 'one',
     label: 'Flexibility',
     ask: 'bend or not?',
@@ -91,6 +98,7 @@ export const serviceWords = {
     open: { word: 'Bend or not', find: 'Must the line itself bend, or may it be stiff?' },
   },
   look: {
+    line: 'must',
     kind: 'one',
     label: 'Looks',
     ask: 'look how?',
@@ -104,6 +112,7 @@ export const serviceWords = {
     open: { word: 'Looks', find: 'Who sees the line, and from how near?' },
   },
   boxed: {
+    line: 'meets',
     kind: 'yes',
     label: 'Closed housing',
     ask: 'shut in a housing?',
@@ -114,6 +123,7 @@ export const serviceWords = {
     open: { word: 'A closed housing', find: 'Is it shut in with a lamp glass, a visor, a display window?' },
   },
   later: {
+    line: 'must',
     kind: 'many',
     label: 'Later work',
     ask: 'what later work?',
@@ -129,6 +139,7 @@ export const serviceWords = {
     open: { word: 'Later work', find: 'Will it be painted, sanded or cut after gluing?' },
   },
   skin: {
+    line: 'load',
     kind: 'yes',
     label: 'Skin',
     ask: 'touches skin?',
@@ -137,4 +148,4 @@ export const serviceWords = {
     no: 'touches no skin',
     open: { word: 'Skin', find: 'Does the line touch a body when it is worn?' },
   },
-} satisfies Partial<Record<keyof Brief, WordDef>>
+} satisfies Partial<Record<BriefWord, LineWord>>

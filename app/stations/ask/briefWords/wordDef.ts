@@ -34,5 +34,14 @@ export type WordDef = Said &
     | { kind: 'day' }
   )
 
+/** The lines of the sentence. */
+export type Line = 'parts' | 'load' | 'meets' | 'must' | 'glue'
+/** A word of the whole joint, with its place in the sentence. */
+export type LineWord = WordDef & {
+  line: Line
+  /** words before it, where it stands at the end of its line; left out: the line places it itself */
+  lead?: string
+}
+
 export const c = (value: string, word: string, gloss?: string): Choice => ({ value, word, gloss })
 export const mm = (value: number) => `${digitsSaid(value)} mm`

@@ -1,12 +1,13 @@
 import { stakes } from '../../../../core/knowledge/vocabulary'
 import { stakeWords } from '../../../../core/knowledge/vocabularyWords'
-import type { Brief } from '../../../../core/records/joint'
+import type { BriefWord } from '../../../../core/records/briefWords'
 import { lasting } from '../../../look/times'
-import { c, type WordDef } from './wordDef'
+import { c, type LineWord } from './wordDef'
 
 /** Words of how it is glued. */
 export const workWords = {
   air: {
+    line: 'glue',
     kind: 'one',
     label: 'Where it is glued',
     ask: 'where?',
@@ -20,6 +21,7 @@ export const workWords = {
     open: { word: 'Air', find: 'Where will you glue: can a window stand open?' },
   },
   roomM3: {
+    line: 'glue',
     kind: 'number',
     label: 'Size of the room',
     ask: 'how large a room?',
@@ -38,6 +40,7 @@ export const workWords = {
     ],
   },
   heatNear: {
+    line: 'glue',
     kind: 'yes',
     label: 'Flame or hot tool in the room',
     ask: 'flame or hot tool near?',
@@ -48,6 +51,7 @@ export const workWords = {
     open: { word: 'Flame or hot tool', find: 'Is a heat gun, hot wire or stove on in the same room?' },
   },
   users: {
+    line: 'glue',
     kind: 'many',
     label: 'Who is there',
     ask: 'who there?',
@@ -60,6 +64,7 @@ export const workWords = {
     open: { word: 'Who glues', find: 'Does a child help? Has anyone had a rash or wheeze from glue?' },
   },
   stakes: {
+    line: 'load',
     kind: 'many',
     label: 'What hangs on it',
     ask: 'is anyone’s safety on it?',
@@ -68,6 +73,7 @@ export const workWords = {
     choices: stakes.map((value) => ({ value, ...stakeWords[value] })),
   },
   reach: {
+    line: 'glue',
     kind: 'one',
     label: 'Faces that can be coated',
     ask: 'reach both faces?',
@@ -76,6 +82,7 @@ export const workWords = {
     open: { word: 'Both faces', find: 'Can you coat both before closing?' },
   },
   canClamp: {
+    line: 'glue',
     kind: 'yes',
     label: 'Clamping',
     ask: 'clamp it?',
@@ -85,6 +92,7 @@ export const workWords = {
     open: { word: 'Clamping', find: 'Can a clamp, tape or a weight get at it?' },
   },
   inShell: {
+    line: 'glue',
     kind: 'yes',
     label: 'Inside a shell',
     ask: 'inside a shell?',
@@ -94,6 +102,7 @@ export const workWords = {
     open: { word: 'A shell', find: 'Is it glued inside a closed body or a deep cavity?' },
   },
   repositionS: {
+    line: 'glue',
     kind: 'number',
     label: 'Time to line it up',
     ask: 'time to line it up?',
@@ -111,6 +120,7 @@ export const workWords = {
     open: { word: 'Lining up', find: 'Close a dry part: how long until it sits right?' },
   },
   perEvening: {
+    line: 'glue',
     kind: 'number',
     label: 'Joints in an evening',
     ask: 'how many an evening?',
@@ -122,9 +132,10 @@ export const workWords = {
     whole: true,
     show: (n) => `${n} in an evening`,
   },
-  handledBy: { kind: 'day', label: 'Can be handled by', ask: 'which day?', what: 'handling by' },
-  inServiceBy: { kind: 'day', label: 'In service by', ask: 'when?', what: 'in service by' },
+  handledBy: { line: 'must', kind: 'day', label: 'Can be handled by', ask: 'which day?', what: 'handling by' },
+  inServiceBy: { line: 'must', kind: 'day', label: 'In service by', ask: 'when?', what: 'in service by' },
   readyH: {
+    line: 'must',
     kind: 'number',
     label: 'Time from gluing to full load',
     ask: 'how soon after gluing?',
@@ -143,6 +154,7 @@ export const workWords = {
     open: { word: 'How soon', find: 'How long after gluing must it carry its load?' },
   },
   handledH: {
+    line: 'must',
     kind: 'number',
     label: 'Time from gluing to handling',
     ask: 'how soon taken up?',
@@ -161,6 +173,7 @@ export const workWords = {
     open: { word: 'Taking it up', find: 'How long after gluing do you go on with the part?' },
   },
   maxCost: {
+    line: 'must',
     kind: 'number',
     label: 'Money for one joint',
     ask: 'what money?',
@@ -169,4 +182,4 @@ export const workWords = {
     unit: '',
     least: 0,
   },
-} satisfies Partial<Record<keyof Brief, WordDef>>
+} satisfies Partial<Record<BriefWord, LineWord>>

@@ -5,19 +5,25 @@ import { showMoney } from '../../../../core/quantities/money'
 import { useBench } from '../../../bench/store'
 import { plural } from '../../../look/figures'
 import { useBriefEditor } from '../editBrief'
-import { sideWords, words, type BriefWordKey, type SideWordKey } from '../words'
+import type { Line } from '../briefWords/wordDef'
+import { sideWords, words, wordsOfLine, type BriefWordKey, type SideWordKey } from '../words'
+import LineEnd from './LineEnd.vue'
 import { saidWord } from '../words/saidWord'
 
 /** A line of the sentence that opens: closed it shows what was said and what is worth saying. */
 const props = defineProps<{
   /** how the line begins, such as “It meets” */
   begins: string
-  /** the words in it, such as “heatC” and “a.traits” */
-  of: readonly (BriefWordKey | `${'a' | 'b'}.${SideWordKey}`)[]
+  /** whose words stand in it */
+  line: Line
+  /** words of a side beside them, such as “a.traits” */
+  sides?: readonly `${'a' | 'b'}.${SideWordKey}`[]
 }>()
 const bench = useBench()
 const { brief, view, useful } = useBriefEditor()
 const open = ref(false)
+
+const of = computed(() => [...wordsOfLine(props.line), ...(props.sides ?? [])])
 
 function saidOf(key: string): string {
   const [which, field] = key.split('.') as ['a' | 'b', SideWordKey | undefined]
@@ -30,9 +36,9 @@ function saidOf(key: string): string {
   const money = key === 'maxCost' ? (value: number) => `${showMoney(value, bench.bench?.currency)} at most` : undefined
   return saidWord(words[key as BriefWordKey], brief.value[key as keyof Brief], money)
 }
-const said = computed(() => props.of.map(saidOf).filter(Boolean))
-const proposed = computed(() => props.of.some((key) => view.value.joint.proposed?.includes(key)))
-const worth = computed(() => props.of.filter((key) => useful.value.includes(key)).length)
+const said = computed(() => of.value.map(saidOf).filter(Boolean))
+const proposed = computed(() => of.value.some((key) => view.value.joint.proposed?.includes(key)))
+const worth = computed(() => of.value.filter((key) => useful.value.includes(key)).length)
 </script>
 
 <template>
@@ -44,7 +50,7 @@ const worth = computed(() => props.of.filter((key) => useful.value.includes(key)
       }}</span>
       <span v-if="worth" class="worth">{{ plural(worth, 'open word') }} would change the list</span>
     </summary>
-    <p><slot /></p>
+    <p><slot /><LineEnd :line="line" /></p>
   </details>
 </template>
 

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useBriefEditor } from '../editBrief'
 import BriefWord from '../words/BriefWord.vue'
+import LineEnd from './LineEnd.vue'
 
 // How it is loaded, and where it is worn or stands. Lever and angle are asked only where the load makes them matter.
 const { brief } = useBriefEditor()
@@ -17,6 +18,6 @@ const shared = computed(() => (brief.value.count ?? 2) > 1)
     ><template v-if="turned">, <BriefWord of="leverMm" /></template>, while <BriefWord of="motion" /><template
       v-if="flexed"
       >; each time it is bent to <BriefWord of="flexDeg" /> or <BriefWord of="bendRadiusMm" /></template
-    >. It <BriefWord of="skin" />, and <BriefWord of="stakes" />.
+    >. It <BriefWord of="skin" />, and <BriefWord of="stakes" />.<LineEnd line="load" />
   </p>
 </template>

@@ -5,6 +5,7 @@ import { useBriefEditor } from '../editBrief'
 import BriefWord from '../words/BriefWord.vue'
 import MaterialWord from '../words/MaterialWord.vue'
 import FindOut from './FindOut.vue'
+import LineEnd from './LineEnd.vue'
 
 // What is joined: materials, faces, shape, size, how many.
 const bench = useBench()
@@ -31,6 +32,7 @@ function pick(side: 'a' | 'b', material: string | null) {
         @pick="pick(side, $event)"
       />, <BriefWord of="thicknessMm" :side="side" />, <BriefWord of="state" :side="side"><FindOut /></BriefWord>,
     </template>
-    as <BriefWord of="geometry" />, <BriefWord of="widthMm" /> by <BriefWord of="lengthMm" />, <BriefWord of="count" />.
+    as <BriefWord of="geometry" />, <BriefWord of="widthMm" /> by <BriefWord of="lengthMm" />,
+    <BriefWord of="count" />.<LineEnd line="parts" />
   </p>
 </template>

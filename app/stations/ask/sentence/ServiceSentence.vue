@@ -6,14 +6,11 @@ import FoldedLine from './FoldedLine.vue'
 </script>
 
 <template>
-  <FoldedLine begins="It meets" :of="['heatC', 'coldC', 'water', 'sun', 'boxed', 'life']">
+  <FoldedLine begins="It meets" line="meets">
     It meets <BriefWord of="heatC" />, <BriefWord of="coldC" />, <BriefWord of="water" /> and <BriefWord of="sun" />, is
     <BriefWord of="boxed" />, and lasts <BriefWord of="life" />.
   </FoldedLine>
-  <FoldedLine
-    begins="It must"
-    :of="['flex', 'look', 'undo', 'later', 'handledH', 'readyH', 'handledBy', 'inServiceBy', 'maxCost']"
-  >
+  <FoldedLine begins="It must" line="must">
     It must <BriefWord of="flex" />, <BriefWord of="look" />, <BriefWord of="undo" />, and take
     <BriefWord of="later" />. It <BriefWord of="handledH" /> and <BriefWord of="readyH" />; by the calendar it can be
     handled by <BriefWord of="handledBy" /> and is in service by <BriefWord of="inServiceBy" />. It may cost

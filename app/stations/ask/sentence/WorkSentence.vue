@@ -11,26 +11,7 @@ const edgeMatters = computed(() => brief.value.geometry !== 'point' && brief.val
 </script>
 
 <template>
-  <FoldedLine
-    begins="I glue it"
-    :of="[
-      'air',
-      'roomM3',
-      'users',
-      'heatNear',
-      'reach',
-      'canClamp',
-      'inShell',
-      'repositionS',
-      'perEvening',
-      'fit',
-      'gapMm',
-      'curveMm',
-      'edgeMm',
-      'a.traits',
-      'b.traits',
-    ]"
-  >
+  <FoldedLine begins="I glue it" line="glue" :sides="['a.traits', 'b.traits']">
     I glue it <BriefWord of="air" /><template v-if="inside">, in <BriefWord of="roomM3" /></template>, with
     <BriefWord of="users" /> and <BriefWord of="heatNear" />. I can <BriefWord of="reach" /> and
     <BriefWord of="canClamp" />; it is <BriefWord of="inShell" />, with <BriefWord of="repositionS" />, and
