@@ -58,12 +58,16 @@ const acrossTables: Readonly<Record<number, (tables: LooseTables) => LooseTables
 }
 
 /**
- * The record in its shape of today; the same object where nothing had to change. The step to its own version is taken
- * as well: the first builds of a version did not always have all of it.
+ * Up to here the first builds of a version did not always have all of it: the step to a record's own version is taken
+ * as well.
  */
+const LOOSE_UNTIL = 6
+const firstStep = (from: number) => (from <= LOOSE_UNTIL ? from : from + 1)
+
+/** The record in its shape of today; the same object where nothing had to change. */
 function migrateRecord(table: string, record: Loose, from: number): Loose {
   let now = record
-  for (let version = from; version <= BENCH_VERSION; version++) now = ofTable(table)?.to?.[version]?.(now) ?? now
+  for (let version = firstStep(from); version <= BENCH_VERSION; version++) now = ofTable(table)?.to?.[version]?.(now) ?? now
   return now
 }
 
@@ -73,7 +77,7 @@ function migrateRecord(table: string, record: Loose, from: number): Loose {
  */
 export function migrateTables(tables: LooseTables, from: number): LooseTables {
   let now = tables
-  for (let version = from; version <= BENCH_VERSION; version++) {
+  for (let version = firstStep(from); version <= BENCH_VERSION; version++) {
     if (version > from) now = acrossTables[version]?.(now) ?? now
     const came = Object.keys(versions).filter((name) => ofTable(name)!.since === version && !now[name])
     const steps = Object.entries(now).map(([name, rows]) => {
