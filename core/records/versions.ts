@@ -67,7 +67,8 @@ const firstStep = (from: number) => (from <= LOOSE_UNTIL ? from : from + 1)
 /** The record in its shape of today; the same object where nothing had to change. */
 function migrateRecord(table: string, record: Loose, from: number): Loose {
   let now = record
-  for (let version = firstStep(from); version <= BENCH_VERSION; version++) now = ofTable(table)?.to?.[version]?.(now) ?? now
+  for (let version = firstStep(from); version <= BENCH_VERSION; version++)
+    now = ofTable(table)?.to?.[version]?.(now) ?? now
   return now
 }
 

@@ -55,12 +55,18 @@ const own: { [K in Exclude<keyof Needs, keyof typeof contractShape>]-?: NonNulla
 /** Words that the contract asks as the brief does, by the answers of their rows. */
 const ofRows = Object.fromEntries(contractWords.map(({ word, name }) => [name, briefWords[word].tries ?? [true]]))
 const scale = { ...own, ...ofRows } as unknown as Record<keyof Needs, unknown[]>
-const needNames = Object.keys(scale) as (keyof Needs)[]
+const needNames = Object.keys(own) as (keyof Needs)[]
+const rowNames = Object.keys(ofRows) as (keyof Needs)[]
+/** Words of rows are drawn by a chance of their own: one more of them leaves the other questions as they are. */
+const beside = seededRandom(77)
+const pickNeed = (random: Random): keyof Needs =>
+  beside() < rowNames.length / (needNames.length + rowNames.length) ? pick(beside, rowNames) : pick(random, needNames)
 
 function randomQuestion(random: Random): Question {
   const side = () => pick(random, materialClasses).id
   const needs: Record<string, unknown> = {}
   for (const name of needNames) if (random() < 0.12) needs[name] = pick(random, scale[name])
+  for (const name of rowNames) if (beside() < 0.12) needs[name] = pick(beside, scale[name])
   if (random() < 0.2) needs['flex'] = pick(random, ['must-flex', 'must-be-stiff', 'band'])
   return {
     joint: {
@@ -88,7 +94,7 @@ describe('the screening as a whole', () => {
     const random = seededRandom(31)
     for (let i = 0; i < ROUNDS; i++) {
       const question = randomQuestion(random)
-      const name = pick(random, needNames)
+      const name = pickNeed(random)
       const steps: unknown[] = scale[name]
       const before = question.joint.needs?.[name]
       const rank = before === undefined ? -1 : steps.indexOf(before)
