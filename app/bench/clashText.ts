@@ -6,7 +6,7 @@ import { now } from './clock'
 import { valueText } from './fieldWords'
 import { placeOf } from './settled'
 
-/** What one side of a clash says: a field's value, or a pull in one line: “41 N, torn in A 80 %, pulled today 14:20”. */
+/** What one side of a clash says: a field's value, or a pull in one line: “41 N, torn in A, pulled today 14:20”. */
 export const clashText = (value: unknown, path: readonly string[]): string =>
   path[0] === PULL ? pullText(value as Reading) : valueText(value, path)
 
