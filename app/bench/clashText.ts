@@ -8,7 +8,11 @@ import { placeOf } from './settled'
 
 /** What one side of a clash says: a field's value, or a pull in one line: “41 N, torn in A, pulled today 14:20”. */
 export const clashText = (value: unknown, path: readonly string[]): string =>
-  path[0] === PULL ? pullText(value as Reading) : valueText(value, path)
+  path[0] === PULL
+    ? pullText(value as Reading)
+    : typeof value === 'number' && /^at$|At$/.test(path.at(-1) ?? '')
+      ? momentName(value, now())
+      : valueText(value, path)
 
 function pullText(pull: Reading): string {
   const { raw, size, at } = pull

@@ -45,6 +45,12 @@ function wordOf(key: string): string {
 /** "brief", "a", "thicknessMm" → "side A, thickness, mm". */
 export const fieldWords = (path: readonly string[]): string => path.map(wordOf).filter(Boolean).join(', ')
 
+/** “width 25 mm”: a part of a value with its name, its unit behind the figure. */
+function measureText(key: string, value: unknown): string {
+  const [name, unit] = wordOf(key).split(', ')
+  return [name, valueText(value), typeof value === 'number' ? unit : ''].filter(Boolean).join(' ')
+}
+
 /** A field's value as the maker reads it. */
 export function valueText(value: unknown, path: readonly string[] = []): string {
   if (value === null || value === undefined || value === '') return 'open'
@@ -59,7 +65,7 @@ export function valueText(value: unknown, path: readonly string[] = []): string 
   return (
     Object.entries(rest)
       .filter(([, one]) => one !== null && one !== undefined)
-      .map(([key, one]) => `${wordOf(key)} ${valueText(one)}`)
+      .map(([key, one]) => measureText(key, one))
       .join('; ') || String(id ?? 'none')
   )
 }

@@ -87,6 +87,8 @@ summary::before {
   line-clamp: 2;
 }
 .line[open] .said {
+  height: 0;
+  overflow: hidden;
   visibility: hidden;
 }
 .said.proposed {
