@@ -1,3 +1,4 @@
+import { deflated, rawZip } from '../app/testing/rawZip'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { askAbout, demoServer, expect, openBench, plannedJoint, test } from './maker'
 
@@ -231,4 +232,21 @@ test('a typed word and an Undo, followed at once by closing the page, are stored
   const askedAgain = await leave()
   const stands = await name().inputValue()
   expect(stands !== 'To be taken back' || askedAgain, `“${stands}” stands, asked: ${askedAgain}`).toBe(true)
+})
+
+test('a small zip that unpacks to 300 MB is refused in words, and the page goes on', async ({ page }) => {
+  await openBench(page, demoServer)
+  await page.goto(`${demoServer}/benches`)
+  const descriptor = { pasteBench: { version: 6, savedAt: 1 }, resources: [] }
+  const bomb = rawZip([
+    { name: 'datapackage.json', packed: deflated(Buffer.from(JSON.stringify(descriptor))), says: 100 },
+    { name: 'data/joint.csv', packed: deflated(Buffer.alloc(300_000_000, ',')), says: 100 },
+  ])
+  expect(bomb.length).toBeLessThan(400_000)
+  await page.setInputFiles('input[type="file"]', { name: 'small.zip', mimeType: 'application/zip', buffer: bomb })
+  await expect(page.getByText(/“data\/joint\.csv” is too large: 6\d MB, where up to 60 MB are read/)).toBeVisible()
+  await expect(page.locator('main > ul > li')).toHaveCount(1)
+  await page.getByLabel('A new, empty bench').fill('Still alive')
+  await page.getByRole('button', { name: 'Start this bench' }).click()
+  await expect(page.locator('.head .bench')).toHaveText('Still alive')
 })

@@ -1,9 +1,9 @@
 import { strToU8, zipSync, type Zippable } from 'fflate'
-import { deflateRawSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
 import { csvPath, describePackage, DESCRIPTOR } from '../../core/formats/dataPackage'
 import { writeBenchFile } from '../../core/formats/writeBenchFile'
 import { buildDemoBench } from '../../demo/bench'
+import { deflated, rawZip, type RawFile } from '../testing/rawZip'
 import { packageBytes } from './packageFile'
 import { MOST, readAnyBench } from './readAnyBench'
 
@@ -11,19 +11,7 @@ const NOW = Date.parse('2026-11-24T18:00:00')
 const tables = buildDemoBench(NOW)
 const blob = (bytes: Uint8Array) => new Blob([bytes as Uint8Array<ArrayBuffer>])
 const descriptor = strToU8(JSON.stringify(describePackage(tables, NOW, []).descriptor))
-const le = (bytes: number, value: number) => Array.from({ length: bytes }, (_, i) => (value / 256 ** i) & 255)
-
-/** A zip by hand: names may stand twice, and what it says of sizes may be anything. */
-function zipOf(files: readonly { name: string; packed: Buffer<ArrayBuffer>; says: number }[]): Blob {
-  const parts = files.flatMap(({ name, packed, says }) => [
-    Buffer.from([...le(4, 0x04034b50), ...le(2, 20), ...le(2, 0), ...le(2, 8), ...le(4, 0), ...le(4, 0)]),
-    Buffer.from([...le(4, packed.length), ...le(4, says), ...le(2, name.length), ...le(2, 0)]),
-    Buffer.from(name),
-    packed,
-  ])
-  return new Blob([...parts, Buffer.from([...le(4, 0x06054b50), ...le(18, 0)])])
-}
-const deflated = (bytes: Uint8Array): Buffer<ArrayBuffer> => Buffer.from(deflateRawSync(bytes, { level: 9 }))
+const zipOf = (files: readonly RawFile[]) => new Blob([rawZip(files)])
 const commas = (count: number) => Buffer.alloc(count, ',')
 async function refusedIn(file: Blob): Promise<{ code: string; said: string }> {
   const { code, facts } = await readAnyBench(file).then(

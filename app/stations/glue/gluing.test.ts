@@ -132,3 +132,23 @@ describe('the step to do', () => {
     mounted.wrapper.unmount()
   })
 })
+
+describe('a moment that went wrong', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
+
+  it.each([
+    ['in 1970', 0],
+    ['in the year 9999', Date.UTC(9999, 0, 1)],
+  ])('%s does not make the strips draw thousands of lines', async (_, at) => {
+    const mounted = await glueOf((tables) => {
+      const round = tables.round.find(({ joint }) => joint === 'h3')!
+      const coupon = tables.coupon.find((one) => one.round === round.id && one.stamps.length > 1)!
+      coupon.stamps = coupon.stamps.map((stamp) => ({ ...stamp, at }))
+    })
+    const lines = mounted.wrapper.findAll('svg .tick').length
+    expect(lines).toBeGreaterThan(2)
+    expect(lines).toBeLessThan(120)
+    expect(mounted.wrapper.findAll('svg *').length).toBeLessThan(1500)
+    mounted.wrapper.unmount()
+  })
+})
