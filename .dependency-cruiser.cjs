@@ -64,6 +64,13 @@ module.exports = {
       },
     },
     {
+      name: 'storage-knows-no-bench',
+      severity: 'error',
+      comment: 'app/storage keeps cells and settings, whatever is in them',
+      from: { path: '^app/storage/', pathNot: tests },
+      to: { path: '^app/', pathNot: '^app/storage/' },
+    },
+    {
       name: 'look-knows-no-station',
       severity: 'error',
       comment: 'app/look is the bottom of the app: drawings and figures know no bench and no station',
