@@ -609,6 +609,25 @@ const cases: [rule: string, verdict: 'block' | 'caution' | 'fit' | 'note', fires
     ['wood', 'metal', 'silicone', { users: ['sensitised'] }],
   ],
   [
+    'sensitiser-users',
+    'block',
+    ['wood', 'metal', 'pva-wood', { users: ['sensitised'], around: { helpers: ['tack-and-cure'], dab: 'ca-gel' } }],
+    [
+      'wood',
+      'metal',
+      'pva-wood',
+      { users: ['sensitised'], around: { helpers: ['tack-and-cure'], dab: 'hotmelt-low' } },
+    ],
+  ],
+  ...(['ca-thin', 'ca-medium', 'ca-gel', 'ca-flexible', 'ca-foam-safe', 'mma', 'uv-acrylic'] as const).map(
+    (family): [rule: string, verdict: 'block', fires: Case, misses: Case] => [
+      'sensitiser-users',
+      'block',
+      ['wood', 'metal', family, { users: ['sensitised'] }],
+      ['wood', 'metal', family, { users: ['child'] }],
+    ],
+  ),
+  [
     'flammable-near-heat',
     'block',
     ['foam-eva', 'leather', 'contact-solvent', { heatNear: true }],

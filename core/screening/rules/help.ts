@@ -10,6 +10,7 @@ import { isCa, isTextile, styreneFoam } from './kinds'
 function dabFault(dab: Dab, s: Situation): string | null {
   const face = (test: Parameters<typeof someFace>[1]) => someFace(s, test)
   if (dab === 'ca-gel') {
+    if (s.users?.includes('sensitised')) return 'someone here has reacted before, and instant glue is an acrylate too'
     if (face(styreneFoam)) return 'instant glue eats polystyrene foam'
     if (face(is('smokes'))) return 'instant glue smokes on natural fibre'
   }
@@ -32,7 +33,7 @@ const tackAndCurePair = rule(
     if (!s.helpers.includes('tack-and-cure')) return null
     const dab = usableDab(s)
     if (!dab)
-      return caution(`The dabs do not hold here: ${s.dab ? dabFault(s.dab, s) : 'no fast glue takes on these faces'}.`)
+      return caution(`The dabs do not serve here: ${s.dab ? dabFault(s.dab, s) : 'no fast glue takes on these faces'}.`)
     if (!has(s, 'slow')) return null
     const lost =
       s.areaCm2 === null

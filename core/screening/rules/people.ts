@@ -1,5 +1,6 @@
 import { block, caution, HARM, note, push, type Rule, rule } from '../rule'
 import { has, hazardous, is, someFace } from '../../situation/about'
+import { familyOf } from '../../knowledge/families'
 import { durationWords } from '../../quantities/durations'
 import { isPolyurethane, isPressure, isPrint, solventBorne } from './kinds'
 
@@ -35,8 +36,15 @@ const sensitiserUsers = rule(
   'No test; choose another mechanism.',
   'skin sensitisation is lasting',
   (s) => {
+    const reacted = s.users?.includes('sensitised') === true
+    // What bonds skin is a cyanoacrylate: an acrylate too, though its label seldom names the allergy.
+    const dabs = s.helpers.includes('tack-and-cure') && s.dab !== null && familyOf(s.dab).hazards.includes('skin-bond')
+    if (reacted && (dabs || hazardous(s, 'skin-bond')))
+      return block(
+        'Someone here has reacted before: instant glues are acrylates too, and vapour or a trace may set it off again.',
+      )
     if (!hazardous(s, 'sensitiser', 'acrylate')) return null
-    return s.users?.includes('sensitised')
+    return reacted
       ? block('Someone here has reacted before: a trace of this kind may set it off again.')
       : note('Repeated skin contact may cause a lasting allergy: gloves the data sheet names, and no touching.')
   },
