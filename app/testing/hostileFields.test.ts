@@ -200,6 +200,7 @@ async function outcomeOf(
 ): Promise<string> {
   await fillOthers(field)
   const name = nameOf(field)
+  const bench = mounted.bench.id
   await enter(field, text)
   /** without what the browser takes out itself: the breaks of a line, what is no date */
   const typed = field.value
@@ -221,6 +222,8 @@ async function outcomeOf(
   // Some writes wait for a piece that is fetched first.
   if (!values().length && said(mounted) === before) await new Promise((done) => setTimeout(done, 60))
   await flushPromises()
+  // A new bench is opened by its name.
+  if (mounted.bench.id !== bench) return readsBack(typed, [mounted.bench.bench!.name]) ? '' : 'another bench was opened'
   const wrote = values()
   if (!wrote.length) return said(mounted) === before ? 'nothing was written, nothing said' : ''
   return readsBack(text, wrote) || readsBack(typed, wrote) ? '' : `wrote ${wrote.slice(0, 6).join(', ')}`
@@ -258,8 +261,10 @@ async function tryFields(mounted: Mounted, path: string, open: () => Promise<voi
       if (!field) break
       const was = field.value
       const why = `${path}, field “${name}”, “${text.slice(0, 30)}”`
+      const own = mounted.bench.id
       const outcome = await outcomeOf(mounted, field, text, { seen, before })
       if (outcome) faults.push(`${why}: ${outcome}`)
+      if (mounted.bench.id !== own) await mounted.bench.openInMemory(null, buildDemoBench(NOW))
       expect(mounted.errors, why).toEqual([])
       checkWrites(mounted, seen, why)
       checkText(`${document.body.textContent} ${mounted.bench.notice?.text ?? ''}`, text, why)
