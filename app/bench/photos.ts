@@ -1,6 +1,6 @@
 import { browserCells } from '../storage/browserCells'
-import { databaseNames, dropDatabase, hasDatabases } from '../storage/databases'
-import { memoryCells, type Cells } from '../storage/cells'
+import { dropDatabase, hasDatabases } from '../storage/databases'
+import { CellsGone, memoryCells, type Cells } from '../storage/cells'
 import { DAY_MS } from '../../core/quantities/days'
 
 /** What is kept of a photo beside its record: its pixels, in a database of their own for each bench. */
@@ -130,12 +130,19 @@ export async function copyPhotos(
   ids: readonly string[],
 ): Promise<{ came: number; missing: string[] }> {
   // To look for them makes no database for a bench that never had one.
-  if (!(await databaseNames()).includes(nameOf(from))) return { came: 0, missing: [...ids] }
+  const old = browserCells(nameOf(from), 'photos', false)
   const missing: string[] = []
-  for (const id of ids) {
-    const kept = (await cellsOf(from).run('read', (turn) => turn.get(id))) as Kept | null
-    if (!kept) missing.push(id)
-    else await cellsOf(to).run('write', (turn) => turn.put(id, kept))
+  try {
+    for (const id of ids) {
+      const kept = (await old.run('read', (turn) => turn.get(id))) as Kept | null
+      if (!kept) missing.push(id)
+      else await cellsOf(to).run('write', (turn) => turn.put(id, kept))
+    }
+  } catch (error) {
+    if (!(error instanceof CellsGone)) throw error
+    return { came: 0, missing: [...ids] }
+  } finally {
+    old.close()
   }
   return { came: ids.length - missing.length, missing }
 }
