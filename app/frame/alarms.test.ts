@@ -8,6 +8,7 @@ const timer = (key: string, inS: number, lateS: number | null = null): Timer => 
   key,
   label: `H1-${key}`,
   what: 'close',
+  since: START - 60 * SECOND,
   at: START + inS * SECOND,
   lateAt: lateS === null ? null : START + lateS * SECOND,
   to: '/',
@@ -22,6 +23,14 @@ describe('what is called out', () => {
       [600, 'H1-A1: close now'],
       [1140, 'H1-A1: one minute left to close'],
     ])
+  })
+
+  it('is no step that may follow the one before it at once, but its last call is', () => {
+    const said = alarmsOf([
+      { ...timer('A1', 0, 600), since: START },
+      { ...timer('A2', 0), since: START },
+    ])
+    expect(said.map(({ text }) => text)).toEqual(['H1-A1: one minute left to close'])
   })
 })
 

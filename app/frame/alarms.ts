@@ -14,11 +14,11 @@ const SHORT_MS = 120_000
 /** A timer in the browser counts no further than this; longer ones are set again, ms. */
 const LONGEST_TIMER_MS = 2_000_000_000
 
-/** All that will be called out, soonest first. */
+/** All that will be called out, soonest first: ends of waits, and last calls. What may be done at once is no wait. */
 export function alarmsOf(timers: readonly Timer[]): Alarm[] {
   return timers
-    .flatMap(({ key, label, what, at, lateAt }): Alarm[] => [
-      { key: `${key} ${at}`, at, text: `${label}: ${what} now` },
+    .flatMap(({ key, label, what, since, at, lateAt }): Alarm[] => [
+      ...(at > since ? [{ key: `${key} ${at}`, at, text: `${label}: ${what} now` }] : []),
       ...(lateAt !== null && lateAt - at >= SHORT_MS
         ? [{ key: `${key} ${lateAt}`, at: lateAt - LAST_CALL_MS, text: `${label}: one minute left to ${what}` }]
         : []),

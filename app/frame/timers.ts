@@ -11,6 +11,8 @@ export interface Timer {
   key: string
   label: string
   what: string
+  /** waits since, ms */
+  since: number
   /** may be done from, ms */
   at: number
   /** must be done by, ms; null without a limit */
@@ -41,10 +43,10 @@ function waitingOf(bench: ReturnType<typeof useBench>, { id, joint }: Round): Ti
     const once = doneOnce(procedure, coupons, 0)
     return begun.flatMap((coupon): Timer[] => {
       const task = taskOf(coupon, procedure, once)
-      if (!task || task.readyAt === 0) return []
-      const { readyAt: at, lateAt, step } = task
+      if (!task || task.readyAt === 0 || task.since === null) return []
+      const { readyAt: at, lateAt, step, since } = task
       const to = { name: 'glue', params: { joint } }
-      return [{ key: coupon.id, label: coupon.label, what: stepWords[step.kind], at, lateAt, to }]
+      return [{ key: coupon.id, label: coupon.label, what: stepWords[step.kind], since, at, lateAt, to }]
     })
   })
 }
