@@ -1,4 +1,6 @@
-import type { WetGlue } from '../../core/care/heat'
+import type { FireGlue } from '../../core/care/fire'
+import { laidHot } from '../../core/care/heat'
+import { familyOf } from '../../core/knowledge/families'
 import { careFor, type Care } from '../../core/care/care'
 import { secondOf } from '../../core/planning/draft/procedure'
 import { usableDab } from '../../core/screening/rules/help'
@@ -24,8 +26,11 @@ export const dabOf = (bench: BenchStore, view: JointView, procedure: Procedure):
 export const careOf = (bench: BenchStore, view: JointView, procedure: Procedure): Care =>
   careFor(situation(bench, view, procedure, dabOf(bench, view, procedure)))
 
-/** What decides whether heat may meet the wet film of a procedure. */
-export function wetGlueOf(bench: BenchStore, view: JointView, procedure: Procedure): WetGlue {
-  const { waitMinS } = familyTimes(bench, procedure)
-  return { waitMinS, hazards: careOf(bench, view, procedure).hazards.map(({ id }) => id) }
+/** What decides whether heat may meet the wet film of a procedure, of its own or of another piece. */
+export function fireGlueOf(bench: BenchStore, view: JointView, procedure: Procedure): FireGlue {
+  const family = familyTimes(bench, procedure)
+  const dab = dabOf(bench, view, procedure)
+  const s = situation(bench, view, procedure, dab)
+  const hot = [family, dab && familyOf(dab), s.second?.family].some((one) => one && laidHot(one))
+  return { waitMinS: family.waitMinS, hazards: careFor(s).hazards.map(({ id }) => id), hot }
 }

@@ -1,10 +1,12 @@
 import { computed, type ComputedRef, type Ref } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
-import { doneOnce, taskOf } from '../../core/planning/gluing'
+import { burning, type FirePiece } from '../../core/care/fire'
+import { doneOnce, heldByFire, taskOf } from '../../core/planning/gluing'
 import { stepWords } from '../../core/planning/stepWords'
 import type { Round } from '../../core/records/round'
 import type { Coupon } from '../../core/records/coupon'
-import { useNow } from '../bench/clock'
+import { now, useNow } from '../bench/clock'
+import { firePieces } from '../bench/fire'
 import { useBench } from '../bench/store'
 
 export interface Timer {
@@ -23,13 +25,15 @@ export interface Timer {
 const DAY = 24 * 3_600_000
 
 /** All pieces begun and waiting for their next step, soonest first: as the records stand, whatever the time is. */
-const waitingSteps = (bench: ReturnType<typeof useBench>): Timer[] =>
-  bench
+function waitingSteps(bench: ReturnType<typeof useBench>): Timer[] {
+  const pieces = firePieces(bench, now())
+  return bench
     .all('round')
-    .flatMap((round) => waitingOf(bench, round))
+    .flatMap((round) => waitingOf(bench, round, pieces))
     .sort((x, y) => x.at - y.at)
+}
 
-function waitingOf(bench: ReturnType<typeof useBench>, { id, joint }: Round): Timer[] {
+function waitingOf(bench: ReturnType<typeof useBench>, { id, joint }: Round, pieces: readonly FirePiece[]): Timer[] {
   const { coupons } = bench.pulled(id)
   return [...new Set(coupons.map(({ procedure }) => procedure))].flatMap((each) => {
     const procedure = bench.get('procedure', each)
@@ -42,7 +46,12 @@ function waitingOf(bench: ReturnType<typeof useBench>, { id, joint }: Round): Ti
     if (!begun.length) return []
     const once = doneOnce(procedure, coupons, 0)
     return begun.flatMap((coupon): Timer[] => {
-      const task = taskOf(coupon, procedure, once)
+      const own = taskOf(coupon, procedure, once)
+      const glue = pieces.find((one) => one.coupon.id === coupon.id)?.glue
+      const fire = glue && { glues: { [procedure.id]: glue }, all: burning(pieces, now()) }
+      const task = own && fire ? heldByFire(own, fire, now()) : own
+      // Nobody knows yet when that is over: it is called out once it is known.
+      if (task?.hold?.open) return []
       if (!task || task.readyAt === 0 || task.since === null) return []
       const { readyAt: at, lateAt, step, since } = task
       const to = { name: 'glue', params: { joint } }
@@ -59,8 +68,8 @@ export const useWaiting = (bench: ReturnType<typeof useBench>) => computed(() =>
 /** All clocks that run on this bench, soonest first; what waited for longer than a day was given up. */
 export function useTimers(): { timers: ComputedRef<Timer[]>; now: Readonly<Ref<number>> } {
   const bench = useBench()
-  const now = useNow()
+  const current = useNow()
   const waiting = useWaiting(bench)
-  const timers = computed(() => waiting.value.filter(({ at }) => now.value - at <= DAY))
-  return { timers, now }
+  const timers = computed(() => waiting.value.filter(({ at }) => current.value - at <= DAY))
+  return { timers, now: current }
 }

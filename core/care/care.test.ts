@@ -58,6 +58,7 @@ describe('care over glue, helper, material and place', () => {
       care('wood', 'felt', 'contact-solvent', {}, { helpers: ['tack-and-cure'], dab: 'hotmelt-low' }),
       care('wood', 'felt', 'contact-solvent', {}, { helpers: ['tack-and-cure'], dab: 'tape-foam' }),
     ],
+    ['hot-in-the-room', care('wood', 'felt', 'hotmelt-low'), care('wood', 'felt', 'pva-white')],
     ['instant-on-fibre', care('fabric-cotton', 'wood', 'ca-gel'), care('fabric-cotton', 'wood', 'epoxy-slow')],
     ['activator-burst', care('wood', 'wood', 'ca-gel', {}, { helpers: ['activator'] }), care('wood', 'wood', 'ca-gel')],
     [

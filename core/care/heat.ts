@@ -1,3 +1,4 @@
+import type { Family } from '../knowledge/families'
 import type { Step } from '../records/procedure'
 
 /** What decides whether heat may meet wet glue: how long the film must stand open, and what is in it. */
@@ -11,6 +12,9 @@ export interface WetGlue {
 const FLAMMABLE = ['flammable', 'pressure-can']
 /** Whether a glue's vapour or can may catch fire. */
 export const mayBurn = (hazards: readonly string[]): boolean => FLAMMABLE.some((code) => hazards.includes(code))
+/** A glue that comes hot, or is set with heat. */
+export const laidHot = ({ traits, mechanism }: Pick<Family, 'traits' | 'mechanism'>): boolean =>
+  traits.includes('gun') || traits.includes('melts-parts') || mechanism === 'heat-activated' || mechanism === 'melt'
 /** Words by which a maker's own step brings heat. */
 const HEAT = /\b(heat gun|hot air|hair ?dryer|heat|torch|flame|lighter|candle|iron|warm(ed|ing)? with)\b/i
 const DENIED = /\b(no|not|never|without|away from|keep off)\b[^.;]*\b(heat|flame|torch|iron)/i

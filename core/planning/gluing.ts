@@ -1,3 +1,4 @@
+import { fireHold, type Burning, type FireGlue, type FireHold } from '../care/fire'
 import type { Arm } from '../records/round'
 import type { Coupon } from '../records/coupon'
 import type { Procedure, Step } from '../records/procedure'
@@ -13,6 +14,8 @@ export interface GlueTask {
   lateAt: number | null
   /** the step before it was started at, ms; null before the first */
   since: number | null
+  /** it waits for a film that may burn, or for something hot, of another piece; null without such */
+  hold: FireHold | null
 }
 
 /** Steps that a person does; waiting, holding, clamping and curing run by themselves once their step began. */
@@ -45,7 +48,7 @@ export function taskOf(coupon: Coupon, procedure: Procedure, once: DoneOnce = ne
   const step = steps[index]!
   const before = steps[index - 1]
   const since = before ? stampOf(before) : null
-  if (!before || since === null) return { coupon, procedure, step, readyAt: 0, lateAt: null, since: null }
+  if (!before || since === null) return { coupon, procedure, step, readyAt: 0, lateAt: null, since: null, hold: null }
   const gap = gapBetween(before, step)
   return {
     coupon,
@@ -54,7 +57,22 @@ export function taskOf(coupon: Coupon, procedure: Procedure, once: DoneOnce = ne
     readyAt: Math.max(before.kind === 'ready' ? 0 : since + gap.minS * 1000, warmAt(step, steps, stampOf)),
     lateAt: gap.maxS === null ? null : since + gap.maxS * 1000,
     since,
+    hold: null,
   }
+}
+
+/** What is hot or may burn on the bench, and what each procedure brings to it. */
+export interface FireWatch {
+  /** by procedure */
+  glues: Readonly<Record<string, FireGlue>>
+  all: readonly Burning[]
+}
+
+/** A task as it stands beside what is hot or may burn elsewhere on the bench. */
+export function heldByFire(task: GlueTask, { glues, all }: FireWatch, now: number): GlueTask {
+  const glue = glues[task.procedure.id]
+  const hold = glue ? fireHold({ ...task, glue }, task.step, all, now) : null
+  return hold ? { ...task, hold, readyAt: Math.max(task.readyAt, hold.until) } : task
 }
 
 /**
@@ -108,15 +126,21 @@ export function stampsFor(task: GlueTask, now: number): { step: string; at: numb
 /**
  * The tasks of a round in the order to do them: what is about to be late first, then what is ready, then by the
  * randomised glue order; running ones last, by the time they are ready.
+ * @param fire what keeps a step from being done now
  */
-export function tasksOf(coupons: readonly Coupon[], procedures: readonly Procedure[], now: number): GlueTask[] {
+export function tasksOf(
+  coupons: readonly Coupon[],
+  procedures: readonly Procedure[],
+  now: number,
+  fire: FireWatch = { glues: {}, all: [] },
+): GlueTask[] {
   const byId = new Map(
     procedures.map((procedure) => [procedure.id, { procedure, once: doneOnce(procedure, coupons, now) }]),
   )
   const tasks = coupons.flatMap((coupon) => {
     const known = byId.get(coupon.procedure)
     const task = known ? taskOf(coupon, known.procedure, known.once) : null
-    return task ? [task] : []
+    return task ? [heldByFire(task, fire, now)] : []
   })
   const open = (task: GlueTask) => task.readyAt <= now
   return tasks.sort((x, y) => {

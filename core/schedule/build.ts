@@ -13,7 +13,9 @@ export function build(problem: Problem, order: readonly number[], tests: TestWin
   const byHand = new Map<string, Span>()
   const failed: number[] = []
   let finish = 0
-  for (const index of order) {
+  // What burns or is open already cannot move: it takes its time before all else.
+  const isOpen = (index: number) => problem.chains[index]!.fires?.some(({ from }) => from < 0) ?? false
+  for (const index of [...order.filter(isOpen), ...order.filter((one) => !isOpen(one))]) {
     const chain = problem.chains[index]!
     const spans = board.put(chain, tests.get(chain.session) ?? null)
     if (!spans) {

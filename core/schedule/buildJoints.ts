@@ -55,7 +55,7 @@ const APART = 180
 /** A joint of the build as a chain: what hands do of its procedure; then it cures by itself. */
 function chainsOf({ procedure, count, perMix }: JointsToGlue, start: number): Chain[] {
   const arm = { id: 'built', test: 'lap-shear', exposure: null, ageS: null } as unknown as Arm
-  const of: RoundToGlue = { round: { id: 'build', arms: [arm] }, procedures: [procedure], coupons: [] }
+  const of: RoundToGlue = { round: { id: 'build', arms: [arm] }, procedures: [procedure], coupons: [], glues: {} }
   return Array.from({ length: count }, (_, n): Chain => {
     const joint = { id: String(n + 1), stamps: [] } as unknown as Coupon
     const { steps } = chainOf(joint, procedure, arm, new Map(), of, start)

@@ -1,5 +1,14 @@
 import { inWindows, Profile } from './profile'
-import { EPS, resourceKinds, type Chain, type PlannedStep, type Problem, type ResourceKind, type Span } from './problem'
+import {
+  EPS,
+  resourceKinds,
+  type Chain,
+  type PlannedFire,
+  type PlannedStep,
+  type Problem,
+  type ResourceKind,
+  type Span,
+} from './problem'
 
 /** Something done once, and how many pieces it has served. */
 interface Lot {
@@ -8,11 +17,20 @@ interface Lot {
   served: number
 }
 
+/** A span in which something is hot, or its vapour may burn. */
+interface Fire extends Span {
+  kind: PlannedFire['kind']
+}
+/** The times of a chain’s steps, by index; none for one that was done for another piece. */
+type Times = (number | undefined)[]
+
 /** What is taken so far: hands, places, and what was done once for several pieces. */
 export class Board {
   private readonly hands: Profile
   private readonly places: Record<ResourceKind, Profile>
   private readonly lots = new Map<string, Lot[]>()
+  /** when something is hot, or its vapour may burn */
+  private readonly fires: Fire[] = []
 
   constructor(private readonly problem: Pick<Problem, 'windows' | 'hands' | 'places' | 'done'>) {
     for (const { key, at } of problem.done ?? [])
@@ -87,6 +105,7 @@ export class Board {
   put(chain: Chain, tests: Span | null): Span[] | null {
     const found = this.withLots(chain, tests)
     if (!found) return null
+    this.fires.push(...firesOf(chain, found.at, found.lots).map(({ kind, from, to }) => ({ kind, from, to })))
     const spans: Span[] = []
     chain.steps.forEach((step, i) => {
       const at = found.at[i]
@@ -109,9 +128,10 @@ export class Board {
   }
 
   /** The chain's times where it does everything itself, or takes what was done for others, whichever ends earlier. */
-  private withLots(chain: Chain, tests: Span | null): { at: (number | undefined)[]; lots: Map<number, Lot> } | null {
-    const alone = this.times(chain, tests)
-    let best = alone && { at: alone as (number | undefined)[], lots: new Map<number, Lot>() }
+  private withLots(chain: Chain, tests: Span | null): { at: Times; lots: Map<number, Lot> } | null {
+    const none = new Map<number, Lot>()
+    const alone = this.apart(chain, none, (lows) => this.times(chain, tests, lows))
+    let best = alone && { at: alone, lots: none }
     const shared = chain.steps.flatMap(({ shared: one }, i) => (one && chain.steps[i + 1] ? [{ ...one, i }] : []))
     if (!shared.length) return best
     const open = shared.map(({ key, pieces }) =>
@@ -124,6 +144,33 @@ export class Board {
     const together = this.serve(chain, tests, shared, taken)
     if (together && (!best || end(together.at) <= end(best.at) + EPS)) best = together
     return best
+  }
+
+  /**
+   * Least times in which nothing hot stands beside what may burn: a span that meets one of the other kind begins after
+   * it, since it cannot end earlier than it does.
+   * @param timesFrom the chain's least times with steps that begin no earlier, by index; null where there are none
+   * @returns null where a span that cannot move meets another one
+   */
+  private apart(
+    chain: Chain,
+    lots: ReadonlyMap<number, Lot>,
+    timesFrom: (lows: ReadonlyMap<number, Span>) => Times | null,
+  ): Times | null {
+    const lows = new Map<number, Span>()
+    for (;;) {
+      const at = timesFrom(lows)
+      if (!at || !chain.fires?.length) return at
+      const met = firesOf(chain, at, lots).flatMap((own) => {
+        const other = this.fires.find(
+          ({ kind, from, to }) => kind !== own.kind && from < own.to - EPS && own.from < to - EPS,
+        )
+        return other ? [{ own, to: other.to }] : []
+      })[0]
+      if (!met) return at
+      if (met.own.first === null) return null
+      lows.set(met.own.first, { from: met.to, to: Infinity })
+    }
   }
 
   private serve(
@@ -146,12 +193,32 @@ export class Board {
     // A gap behind a step that is left out counts from what came before it no longer.
     const loose = steps.map((step, k) => (k > 0 && kept[k - 1] !== kept[k]! - 1 ? { ...step, maxGap: null } : step))
     const { doneAt, notBefore, testNotBefore } = chain
-    const times = this.times({ steps: loose, doneAt, notBefore, testNotBefore }, tests, limits)
-    if (!times) return null
-    const at: (number | undefined)[] = chain.steps.map(() => undefined)
-    kept.forEach((i, k) => (at[i] = times[k]))
-    return { at, lots: taken }
+    const at = this.apart(chain, taken, (lows) => {
+      const both = new Map(limits)
+      for (const [i, low] of lows) {
+        const k = kept.indexOf(i)
+        both.set(k, { from: Math.max(low.from, limits.get(k)?.from ?? 0), to: limits.get(k)?.to ?? Infinity })
+      }
+      const times = this.times({ steps: loose, doneAt, notBefore, testNotBefore }, tests, both)
+      if (!times) return null
+      const all: Times = chain.steps.map(() => undefined)
+      kept.forEach((i, k) => (all[i] = times[k]))
+      return all
+    })
+    return at && { at, lots: taken }
   }
 }
+
+/** The spans of a chain at its times; first: the step with which one moves, null for one that stands already. */
+const firesOf = (
+  { fires = [], steps }: Chain,
+  at: Times,
+  lots: ReadonlyMap<number, Lot>,
+): (Fire & { first: number | null })[] =>
+  fires.map(({ kind, from, to, after }) => {
+    const begin = from < 0 ? 0 : (at[from] ?? lots.get(from)!.from)
+    const last = to < 0 ? 0 : (at[to] ?? lots.get(to)!.from) + steps[to]!.minutes
+    return { kind, from: begin, to: last + after, first: from < 0 || at[from] === undefined ? null : from }
+  })
 
 const end = (at: readonly (number | undefined)[]): number => at.at(-1)!

@@ -33,6 +33,17 @@ export interface PlannedStep {
   pinned?: number
 }
 
+/** From the beginning of a step on something is hot, or its vapour may burn: beside the other no such span may lie. */
+export interface PlannedFire {
+  kind: 'heat' | 'film'
+  /** by index among the steps that are left; −1: since before the plan begins */
+  from: number
+  /** the step at whose end it is over; −1: all of its steps are done */
+  to: number
+  /** it lasts so long beyond, min; from the start of the plan where all of its steps are done */
+  after: number
+}
+
 /** A coupon as a chain of steps, its test the last. */
 export interface Chain {
   id: string
@@ -44,6 +55,7 @@ export interface Chain {
   /** its first step begins no earlier, and its test neither: as the maker has set it, min */
   notBefore?: number
   testNotBefore?: number
+  fires?: readonly PlannedFire[]
 }
 
 export interface Problem {

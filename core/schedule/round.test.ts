@@ -40,6 +40,7 @@ const round = (arms: Arm[], procedures: Procedure[], coupons: Coupon[]): RoundTo
   round: { id: 'r', arms },
   procedures,
   coupons,
+  glues: {},
 })
 const contact = procedure('A', [
   step('prepare-a'),

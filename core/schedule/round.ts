@@ -1,3 +1,4 @@
+import { fireSpans, type FireGlue } from '../care/fire'
 import { armOf } from '../planning/armOf'
 import { ageAtPullS, doneOnce, gapBetween, type DoneOnce } from '../planning/gluing'
 import { PULL_MIN } from '../planning/needs'
@@ -6,7 +7,7 @@ import type { Arm, Round } from '../records/round'
 import type { Coupon } from '../records/coupon'
 import type { Procedure, Step, StepKind } from '../records/procedure'
 import type { Shop } from '../records/shop'
-import type { Chain, PlannedStep, Problem, ResourceKind, Span } from './problem'
+import type { Chain, PlannedFire, PlannedStep, Problem, ResourceKind, Span } from './problem'
 import { hoursFrom } from './windows'
 
 /** A round of one joint, as far as it is done. */
@@ -15,6 +16,8 @@ export interface RoundToGlue {
   procedures: readonly Procedure[]
   /** none that was pulled */
   coupons: readonly Coupon[]
+  /** what decides on heat and flammable films, by procedure */
+  glues: Readonly<Record<string, FireGlue>>
 }
 
 /** The step that stands for a coupon’s pull, and those that take it into and out of what it goes through. */
@@ -135,13 +138,41 @@ export function chainOf(
     waited = null
   }
   const notBefore = timetable?.notBefore.find((one) => one.procedure === procedure.id)?.at
+  const glue = of.glues[procedure.id]
+  const fires = glue ? firesOf(procedure, glue, steps, stampOf, start) : []
   return {
     id: coupon.id,
     session: sessionOf(arm),
     steps: [...steps, ...endOf(procedure, arm, sinceClose ?? 0)],
     ...(doneAt !== undefined && { doneAt }),
     ...(notBefore !== undefined && { notBefore: (notBefore - start) / MINUTE }),
+    ...(fires.length && { fires }),
   }
+}
+
+/** What of a piece is hot or may burn, by the steps that are left. What was done for it alone stands already. */
+function firesOf(
+  { steps }: Procedure,
+  glue: FireGlue,
+  left: readonly PlannedStep[],
+  stampOf: (step: Step) => number | null,
+  start: number,
+): PlannedFire[] {
+  return fireSpans(steps, glue).flatMap(({ kind, from, to, afterS }): PlannedFire[] => {
+    const inside = steps.slice(from, to + 1)
+    const planned = inside.flatMap((step) => {
+      const at = left.findIndex(({ id }) => id === step.id)
+      return at < 0 ? [] : [at]
+    })
+    const stamps = inside.flatMap((step) => stampOf(step) ?? [])
+    if (planned.length) {
+      // A tool may be switched off and on again; a film that is open is open.
+      const begun = kind === 'film' && stamps.length > 0
+      return [{ kind, from: begun ? -1 : planned[0]!, to: planned.at(-1)!, after: afterS / 60 }]
+    }
+    const until = (Math.max(0, ...stamps) - start) / MINUTE + afterS / 60
+    return stamps.length && until > 0 ? [{ kind, from: -1, to: -1, after: until }] : []
+  })
 }
 
 /** Pulls of one age are one session; so are those after something that takes weeks. */

@@ -108,6 +108,40 @@ describe('500 random rounds', () => {
     }
     expect(aged).toBeGreaterThan(100)
   })
+  it('keep what is hot apart from films that may burn', () => {
+    let [found, apart] = [0, 0]
+    for (let i = 0; i < 150; i++) {
+      const round = randomRound(seededRandom(1000 + i), 6 + (i % 7), i % 3 === 0, true)
+      const one = search(round, tries(12))
+      if (!one) continue
+      found++
+      expect(broken(round, one.schedule.steps), `round ${i}`).toEqual([])
+      const free = { ...round, chains: round.chains.map((one) => ({ ...one, fires: [] })) }
+      if (broken(round, search(free, tries(12))!.schedule.steps).some((text) => /may burn/.test(text))) apart++
+    }
+    expect(found).toBeGreaterThan(130)
+    // Without the rule they would not.
+    expect(apart).toBeGreaterThan(60)
+  })
+  it('leave a film that is open already its time, and take what is hot after it', () => {
+    const film = chain('film', [step('close', 1, { minGap: 15, maxGap: 40 }), step('pull', 1)], {
+      doneAt: -5,
+      fires: [{ kind: 'film', from: -1, to: 0, after: 10 }],
+    })
+    const dry = chain('dry', [step('pull', 1)], { fires: [{ kind: 'film', from: -1, to: -1, after: 42 }] })
+    const hot = chain('hot', [step('ready', 1), step('apply', 1), step('pull', 1, { minGap: 5 })], {
+      fires: [{ kind: 'heat', from: 0, to: 1, after: 10 }],
+    })
+    const at = (chains: Chain[], id: string) => {
+      const round = problem([{ from: 0, to: 200 }], chains)
+      const placed = search(round, tries(5))!.schedule.steps
+      expect(broken(round, placed)).toEqual([])
+      return placed.find(({ chain: of, step: one }) => of === 'hot' && one === id)!.from
+    }
+    // Closed at 10 at the earliest, a minute of closing, ten minutes of air.
+    expect(at([hot, film], 'ready')).toBe(21)
+    expect(at([hot, film, dry], 'ready')).toBe(42)
+  })
   it('never end later than the plain list schedule in the same windows', () => {
     for (let i = 0; i < 60; i++) {
       const round = randomRound(seededRandom(i), 16)

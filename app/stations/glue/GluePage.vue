@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
+import { holdWords } from '../../../core/care/fire'
 import { glueCautions, stepCautions } from '../../../core/care/steps'
-import { careOf, wetGlueOf } from '../../bench/careOf'
+import { careOf, fireGlueOf } from '../../bench/careOf'
 import { batchWords, nextBatch } from '../../../core/planning/batch'
-import { tasksOf, type GlueTask } from '../../../core/planning/gluing'
 import { stepTime } from '../../../core/planning/stepTime'
 import { whyStep } from '../../../core/planning/stepWhy'
 import { stepWords } from '../../../core/planning/stepWords'
@@ -34,25 +34,20 @@ import { curedBetween, nextLookAt, settingParts } from './cureTimes'
 import { curingOf, doBlock, doStep, mixOf, sameInBlock, type Curing } from './glueWork'
 import { notedFrom, stepNotes } from './stepNotes'
 import { useAttempt } from '../../look/attempt'
+import { keyOf, useTasks } from './useTasks'
 
 const props = defineProps<{ view: JointView }>()
 const bench = useBench()
 const why = useWhy()
 const now = useNow()
-const tasks = computed(() => tasksOf(props.view.coupons, props.view.procedures, now.value))
-const keyOf = (one: GlueTask) => `${one.coupon.id} ${one.step.id}`
-// What is shown stays until it is done: a task that becomes due must not slip under the finger. It shows in "Then".
-const held = ref<string | null>(null)
-const task = computed<GlueTask | null>(
-  () => tasks.value.find((one) => keyOf(one) === held.value && one.readyAt <= now.value) ?? tasks.value[0] ?? null,
-)
-watch(task, (one) => (held.value = one && keyOf(one)), { immediate: true })
-const then = computed(() => tasks.value.filter((one) => one !== task.value).slice(0, 3))
+const { tasks, task, then, first, touched, planned } = useTasks(() => props.view, now)
+const held = computed(() => task.value?.hold ?? null)
 const care = computed(() => (task.value ? careOf(bench, props.view, task.value.procedure) : null))
 const cautions = computed(() => {
   if (!task.value || !care.value) return []
   const { procedure, step } = task.value
-  return stepCautions(procedure, step, care.value, wetGlueOf(bench, props.view, procedure))
+  const own = stepCautions(procedure, step, care.value, fireGlueOf(bench, props.view, procedure))
+  return held.value ? [holdWords(held.value), ...own] : own
 })
 /** What is done at all pieces of a block before any glue is open. */
 const IN_BLOCK: ReadonlySet<StepKind> = new Set(['prepare-a', 'prepare-b', 'fit', 'mask'])
@@ -80,7 +75,9 @@ const mix = computed(() => task.value && mixOf(task.value, props.view.coupons))
 const { attempt } = useAttempt()
 async function done() {
   const one = task.value
-  if (!one || isTooSoon()) return
+  // What would bring fire to vapour waits, also for a tap, a key or a knock.
+  if (!one || isTooSoon() || (one.hold && one.readyAt > now.value)) return
+  touched()
   await attempt(async () => {
     const noted = notedFrom(stepNotes, one.step.kind, one.procedure.id, mix.value)
     const kept = await doStep(bench, one, stampNow(), noted, props.view.round!.offWindow)
@@ -159,12 +156,12 @@ useKey('step', () => void done())
           <p v-if="allCured" class="mute">What is closed so far is fully cured {{ momentName(allCured, now) }}.</p>
         </section>
         <CureTimes v-if="view.readings.length < view.coupons.length" :view="view" :setting="setting" />
-        <TimetableCard v-if="view.readings.length < view.coupons.length" :view="view" />
+        <TimetableCard v-if="view.readings.length < view.coupons.length" :view="view" @planned="planned" />
         <BenchSums v-if="task" :view="view" :procedure="task.procedure" :setting="setting" />
         <WhatWasDone :view="view" />
       </div>
       <div class="aside">
-        <ThenList v-if="then.length" :tasks="then" :now="now" @first="(next) => (held = keyOf(next))" />
+        <ThenList v-if="then.length" :tasks="then" :now="now" @first="first" />
         <CureLook v-if="curing.length" :curing="curing" :next-look="nextLook" :range="range" />
         <CallMe v-if="task" />
         <HandsFree v-if="task" :task="task" :then="then" :now="now" :cautions="cautions" @done="done" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
+import type { Evening } from '../../../core/schedule/evening'
 import { dayOf } from '../../../core/quantities/days'
 import { lazyPart } from '../../look/piece'
 import { sayError } from '../../../core/messages'
@@ -23,6 +24,7 @@ const ShopForm = lazyPart(() => import('./ShopForm.vue'))
 
 /** When what is glued and pulled: said in words, drawn along the clock, changed by hand. */
 const props = defineProps<{ view: JointView }>()
+const emit = defineEmits<{ planned: [evenings: Evening[]] }>()
 const bench = useBench()
 const now = useMinute()
 const {
@@ -42,6 +44,8 @@ const {
   cancel,
   replan,
 } = useTimetable(() => props.view)
+// The order that is said here is the order in which the steps are shown.
+watch([evenings, progress], ([found, still]) => still === null && found.length && emit('planned', found))
 const round = computed(() => props.view.round!)
 const unglued = computed(() => {
   const begun = new Set(props.view.coupons.filter(({ stamps }) => stamps.length).map(({ procedure }) => procedure))

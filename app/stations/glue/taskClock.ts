@@ -3,7 +3,12 @@ import { countdown } from '../../look/times'
 
 /** The one figure of a step: how long until it may be done, how long is left to do it, or how far it is too late. */
 export function clockOf(task: GlueTask, now: number): { value: string; says: string } | null {
-  const { since, readyAt, lateAt, step } = task
+  const { since, readyAt, lateAt, step, hold } = task
+  if (hold && readyAt > now)
+    return {
+      value: countdown(readyAt - now),
+      says: hold.kind === 'film' ? 'at least, until the air is clear' : 'at least, until what is hot is cold',
+    }
   if (since === null) return null
   if (readyAt > now)
     return { value: countdown(readyAt - now), says: `until it may be ${step.kind === 'close' ? 'closed' : 'left'}` }

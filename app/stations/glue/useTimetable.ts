@@ -2,6 +2,7 @@ import { computed, ref, type ComputedRef } from 'vue'
 import { eveningsOf, type Evening } from '../../../core/schedule/evening'
 import { problemOf, type RoundToGlue, type Timetabled } from '../../../core/schedule/round'
 import { usualShop, type Shop } from '../../../core/records/shop'
+import { fireGlueOf } from '../../bench/careOf'
 import { now, stampNow, useMinute } from '../../bench/clock'
 import { jointsInOrder, viewJoint, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
@@ -18,11 +19,13 @@ export const MOST_PIECES = 300
 const LATE_MS = 5 * 60_000
 
 /** What of a joint is still to be glued or pulled; null where nothing is. */
-function leftOf(view: JointView): RoundToGlue | null {
+function leftOf(bench: ReturnType<typeof useBench>, view: JointView): RoundToGlue | null {
   const { round, procedures } = view
   const pulled = new Set(view.readings.filter(({ setAside }) => setAside === null).map(({ coupon }) => coupon))
   const coupons = view.coupons.filter(({ id }) => !pulled.has(id))
-  return round && coupons.length ? { round, procedures, coupons } : null
+  if (!round || !coupons.length) return null
+  const glues = Object.fromEntries(procedures.map((one) => [one.id, fireGlueOf(bench, view, one)]))
+  return { round, procedures, coupons, glues }
 }
 
 /** The timetable of a joint’s round, alone or with others that share its evenings; searched for in the worker. */
@@ -38,11 +41,11 @@ export function useTimetable(view: () => JointView) {
     jointsInOrder(bench)
       .filter(({ id }) => id !== view().joint.id)
       .map((joint) => viewJoint(bench, joint))
-      .filter((one) => leftOf(one) !== null),
+      .filter((one) => leftOf(bench, one) !== null),
   )
   const rounds = computed(() =>
     [view(), ...others.value.filter(({ joint }) => together.value.includes(joint.id))].flatMap(
-      (one) => leftOf(one) ?? [],
+      (one) => leftOf(bench, one) ?? [],
     ),
   )
   const stands = steady(

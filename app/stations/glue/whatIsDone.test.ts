@@ -113,6 +113,8 @@ describe('what is noted with a step', () => {
       const apply = procedure.steps.findIndex(({ kind }) => kind === 'apply')
       const first = tables.coupon.find((one) => one.label.startsWith('H3-B'))!
       first.stamps = procedure.steps.slice(0, apply).map(({ id }) => ({ step: id, at: NOW - 30 * MINUTE }))
+      // The only one that is left.
+      for (const one of tables.coupon) if (one.label.startsWith('H3') && one !== first) one.leftOut = 'lost'
     })
     const label = shown(mounted)
     Object.assign(stepNotes, { by: 'Ana', before: '84.2 g', after: '' })

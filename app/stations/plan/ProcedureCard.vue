@@ -11,7 +11,7 @@ import { newId } from '../../bench/ids'
 import { letterFor } from '../../bench/letterFor'
 import { bringsHeat, HEAT_CAUTIONS } from '../../../core/care/heat'
 import { glueCautions } from '../../../core/care/steps'
-import { careOf, wetGlueOf } from '../../bench/careOf'
+import { careOf, fireGlueOf } from '../../bench/careOf'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import { editOf } from '../../bench/edits'
@@ -114,7 +114,7 @@ const put = (patch: Partial<Procedure>, what: string, opened: Partial<Procedure>
       <summary>
         {{ locked ? 'All steps' : 'All steps, to change' }}<span class="visually-hidden"> of {{ procedure.name }}</span>
       </summary>
-      <StepList :procedure="procedure" :locked="locked" :glue="wetGlueOf(bench, view, procedure)" :advice="advice" />
+      <StepList :procedure="procedure" :locked="locked" :glue="fireGlueOf(bench, view, procedure)" :advice="advice" />
     </details>
     <DabDrawing
       v-if="procedure.helpers.includes('tack-and-cure')"

@@ -1,4 +1,4 @@
-import { mayBurn } from '../../care/heat'
+import { laidHot, mayBurn } from '../../care/heat'
 import { inSentence } from '../../quantities/inSentence'
 import { GUN_WARMS_S } from '../mixing'
 import type { Family } from '../../knowledge/families'
@@ -13,15 +13,12 @@ export const secondRoles: Record<SecondRole, { word: string; gloss: string; shar
   part: { word: 'on a part of the joint', gloss: 'Such as the cover, beside another glue for the pages', share: 0.5 },
 }
 
-/** It comes hot, or is set with heat. */
-const isHot = ({ traits, mechanism }: Family): boolean =>
-  traits.includes('gun') || traits.includes('melts-parts') || mechanism === 'heat-activated' || mechanism === 'melt'
 const AFTER_FUMES = 'in another place, once the first glue is dry and the air is clear'
 
 /** Where the second glue goes on, and what it asks for there. */
 function laid({ family, name, role, where }: SecondGlue, first: Family): Demand {
   const glue = inSentence(name)
-  if (isHot(family) && mayBurn(first.hazards))
+  if (laidHot(family) && mayBurn(first.hazards))
     return { at: role === 'rim' ? 'fillet' : 'fit', text: `The second glue goes on apart, ${AFTER_FUMES}` }
   switch (role) {
     case 'first-coat':

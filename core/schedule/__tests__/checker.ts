@@ -12,6 +12,7 @@ export function broken(problem: Problem, placed: readonly Placed[]): string[] {
   const places = new Map<string, [number, number][]>()
   const tests = new Map<string, [number, number][]>()
   const lots = new Map<string, Map<number, string[]>>()
+  const fires: { chain: string; kind: string; from: number; to: number }[] = []
   for (const chain of problem.chains) {
     const mine = placed.filter((one) => one.chain === chain.id)
     if (mine.length !== chain.steps.length) out.push(`${chain.id} has ${mine.length} of ${chain.steps.length} steps`)
@@ -56,9 +57,17 @@ export function broken(problem: Problem, placed: readonly Placed[]): string[] {
         out.push(`${name} has gone off before ${next.id}`)
       if (key !== undefined && after && after.from < found.to - NEAR) out.push(`${next.id} comes before ${name}`)
     })
+    for (const { kind, from, to, after } of chain.fires ?? []) {
+      const at = (i: number) => mine.find((one) => one.step === chain.steps[i]?.id)
+      fires.push({ chain: chain.id, kind, from: at(from)?.from ?? 0, to: (at(to)?.to ?? 0) + after })
+    }
     const last = mine.find((one) => one.step === chain.steps.at(-1)!.id)
     if (last) tests.set(chain.session, [...(tests.get(chain.session) ?? []), [last.from, last.to]])
   }
+  for (const hot of fires.filter(({ kind }) => kind === 'heat'))
+    for (const film of fires.filter(({ kind, chain }) => kind === 'film' && chain !== hot.chain))
+      if (hot.from < film.to - NEAR && film.from < hot.to - NEAR)
+        out.push(`${hot.chain} is hot while the film of ${film.chain} may burn`)
   if (most(hands) > problem.hands) out.push(`${most(hands)} pairs of hands are wanted at once`)
   for (const [kind, spans] of places)
     if (most(spans) > problem.places[kind as keyof Problem['places']]) out.push(`${most(spans)} of ${kind} at once`)

@@ -39,7 +39,7 @@ export const step = (id: string, minutes: number, more: Partial<PlannedStep> = {
   ...more,
 })
 
-function chainOf(id: string, of: Kind): Chain {
+function chainOf(id: string, of: Kind, fire: 'heat' | 'film' | null): Chain {
   const [waitMin, waitMax] = of.wait ?? [0, of.open]
   const steps = [
     step('prep', of.prep),
@@ -49,7 +49,9 @@ function chainOf(id: string, of: Kind): Chain {
     ...(of.clamp ? [step('clamp', of.clamp, { hands: false, uses: ['clamp' as const], maxGap: 0 })] : []),
     step('pull', 2, of.age ? { minGap: of.age[0], maxGap: of.age[1] } : { minGap: of.cure }),
   ]
-  return { id, steps, session: of.age ? 'aged' : 'cured' }
+  const session = of.age ? 'aged' : 'cured'
+  if (!fire) return { id, steps, session }
+  return { id, steps, session, fires: [{ kind: fire, from: fire === 'heat' ? 0 : 1, to: 2, after: 10 }] }
 }
 
 const DAY = 1440
@@ -61,13 +63,20 @@ function evenings(random: Random): Span[] {
   )
 }
 
-/** A random round: two to five glues, some waiting, some clamped. @param ages some are pulled at an age of their own */
-export function randomRound(random: Random, coupons: number, ages = false): Problem {
+/**
+ * A random round: two to five glues, some waiting, some clamped.
+ * @param ages some are pulled at an age of their own
+ * @param fire the first glue is flammable, the second laid hot
+ */
+export function randomRound(random: Random, coupons: number, ages = false, fire = false): Problem {
   const kinds = Array.from({ length: whole(random, 2, 5) }, () => kind(random, ages))
   return {
     windows: evenings(random),
     hands: pick(random, [1, 1, 1, 2]),
     places: { clamp: whole(random, 3, 10), lamp: 1, oven: 1, fridge: 1 },
-    chains: Array.from({ length: coupons }, (_, i) => chainOf(`c${i + 1}`, kinds[i % kinds.length]!)),
+    chains: Array.from({ length: coupons }, (_, i) => {
+      const at = i % kinds.length
+      return chainOf(`c${i + 1}`, kinds[at]!, fire ? ((['film', 'heat'] as const)[at] ?? null) : null)
+    }),
   }
 }
