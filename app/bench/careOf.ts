@@ -4,7 +4,7 @@ import { familyOf } from '../../core/knowledge/families'
 import { careFor, type Care } from '../../core/care/care'
 import { secondOf } from '../../core/planning/draft/procedure'
 import { usableDab } from '../../core/screening/rules/help'
-import { situationOf, type Dab } from '../../core/situation/situation'
+import { situationOf, type Dab, type Situation } from '../../core/situation/situation'
 import type { Procedure } from '../../core/records/procedure'
 import { familyTimes, type JointView } from './jointView'
 import type { useBench } from './store'
@@ -22,9 +22,13 @@ const situation = (bench: BenchStore, view: JointView, procedure: Procedure, dab
 export const dabOf = (bench: BenchStore, view: JointView, procedure: Procedure): Dab | null =>
   procedure.helpers.includes('tack-and-cure') ? usableDab(situation(bench, view, procedure, null)) : null
 
+/** A procedure's joint as the rules see it, with the dabs that hold it meanwhile. */
+export const situationOfProcedure = (bench: BenchStore, view: JointView, procedure: Procedure): Situation =>
+  situation(bench, view, procedure, dabOf(bench, view, procedure))
+
 /** The care that a procedure needs here: hazards of glue, helpers, dabs and materials, and of their meeting. */
 export const careOf = (bench: BenchStore, view: JointView, procedure: Procedure): Care =>
-  careFor(situation(bench, view, procedure, dabOf(bench, view, procedure)))
+  careFor(situationOfProcedure(bench, view, procedure))
 
 /** What decides whether heat may meet the wet film of a procedure, of its own or of another piece. */
 export function fireGlueOf(bench: BenchStore, view: JointView, procedure: Procedure): FireGlue {

@@ -1,4 +1,4 @@
-import { burning, type Burning, type FireGlue, type FirePiece } from '../../core/care/fire'
+import type { FireGlue, FirePiece } from '../../core/care/fire'
 import type { Procedure } from '../../core/records/procedure'
 import { fireGlueOf } from './careOf'
 import { viewJoint } from './jointView'
@@ -24,6 +24,3 @@ export const firePieces = (bench: BenchStore, now: number): FirePiece[] =>
 
 const gluesOf = (bench: BenchStore, view: ReturnType<typeof viewJoint>): { procedure: Procedure; glue: FireGlue }[] =>
   view.procedures.map((procedure) => ({ procedure, glue: fireGlueOf(bench, view, procedure) }))
-
-/** What is hot or may burn on the whole bench at a time. */
-export const burningOn = (bench: BenchStore, now: number): Burning[] => burning(firePieces(bench, now), now)

@@ -39,7 +39,7 @@ const packWords = ({ packs, product, pack }: KitGlue) =>
             {{ chanceWords(one.chance) }} such mends<template v-if="one.product === null"> · not on the shelf</template
             >.
           </p>
-          <p v-if="one.undo" class="small mute">To undo: {{ one.undo.how }}. {{ one.undo.sideEffect }}.</p>
+          <p class="small mute">To undo: {{ one.undo }}</p>
           <p v-for="line in one.cleaning" :key="line" class="small mute">{{ line }}</p>
         </li>
       </ul>

@@ -1,6 +1,6 @@
 import { hazardsOf } from '../knowledge/hazards'
 import type { Candidate } from './shortlist'
-import { waysToUndo } from './undoing'
+import { undoing, undoWords } from './undoing'
 import { durationWords, windowWords } from '../quantities/durations'
 
 export interface CompareLine {
@@ -54,7 +54,7 @@ const lines: Line[] = [
         .map(({ id }) => id.replace(/-/g, ' '))
         .join(', ') || 'none usual for its kind; see the label',
   ],
-  ['Undo', ({ situation }) => waysToUndo(situation)[0]?.how ?? 'as its label says'],
+  ['Undo', ({ situation }) => undoWords(undoing([situation]))],
 ]
 
 /** Two or three glues side by side for one brief: the lines in which they differ come first. */

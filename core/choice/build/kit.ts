@@ -1,10 +1,10 @@
 import { careFor } from '../../care/care'
 import { thingsToHaveReady, type Ready } from '../../care/ready'
 import { families, type Family } from '../../knowledge/families'
-import { undoOf, type UndoWay } from '../../knowledge/undo'
 import type { Brief } from '../../records/joint'
 import type { Adhesive } from '../../records/shelf'
 import { judged, type Candidate, type Setting } from '../../screening/shortlist'
+import { undoing, undoWords } from '../../screening/undoing'
 import { productFamily } from '../../situation/label'
 
 /** What mends on the spot can be handled after so many seconds. */
@@ -40,7 +40,8 @@ export interface KitGlue {
   pack: string
   /** how hands, tools and spills are cleaned */
   cleaning: readonly string[]
-  undo: UndoWay | null
+  /** on all that it mends */
+  undo: string
 }
 
 export interface RepairKit {
@@ -154,7 +155,7 @@ export function repairKit(joints: readonly JointToMend[]): RepairKit {
         packs: codes.length + 1,
         pack: `${situation.family.packSize} ${situation.family.packUnit}`,
         cleaning: careFor(situation).cleaning,
-        undo: undoOf(family.id)[0] ?? null,
+        undo: undoWords(undoing([situation, ...all.slice(1).map((one) => one.situation)])),
       }
     }),
     nothing: able.filter(({ by }) => by.size === 0).map(({ code }) => code),

@@ -9,16 +9,16 @@ import { situationOf, type Around } from '../../situation/situation'
 import { partFirst } from '../rules/partFirst'
 import { supplenessOf } from '../rules/suppleness'
 import { screen } from '../screen'
-import { harmOfUndoing } from '../undoing'
+import { harmOfUndoing, undoing, undoWords } from '../undoing'
 
-type Sides = { aMm?: number; bMm?: number }
+type Sides = { aMm?: number; bMm?: number; aState?: Brief['a']['state'] }
 function on(a: string, b: string, family: string, patch: Partial<Brief> & Sides = {}, around: Around = {}) {
-  const { aMm = null, bMm = null, ...rest } = patch
+  const { aMm = null, bMm = null, aState = null, ...rest } = patch
   const open = openBrief()
   const brief = {
     ...open,
     ...rest,
-    a: { ...open.a, material: a, thicknessMm: aMm },
+    a: { ...open.a, material: a, thicknessMm: aMm, state: aState },
     b: { ...open.b, material: b, thicknessMm: bMm },
   }
   return situationOf(brief, materialClassOf(a), materialClassOf(b), familyOf(family), around)
@@ -120,5 +120,30 @@ describe('where the part gives way first', () => {
     expect(at(['flex'])).toBeCloseTo(-4.8, 9)
     expect(at(['peel'])).toBeCloseTo(-2.4, 9)
     expect(partFirst(on(pair, pair, 'epoxy-slow', { loads: ['peel'] }), -20)).toBe(-3)
+  })
+})
+
+describe('taking a joint apart', () => {
+  const words = (a: string, b: string, family: string, patch: Partial<Brief> & Sides = {}) =>
+    undoWords(undoing([on(a, b, family, patch)]))
+  const paint = { aState: 'painted-acrylic' as const }
+  it('is judged on both faces: no heat above what softens, no remover that eats one, no peeling that tears', () => {
+    // EVA softens at 60 °C, contact glue lets go at 80; its solvent is one that EVA minds; foam tears when peeled.
+    expect(words('foam-eva', 'foam-eva', 'contact-solvent')).toMatch(
+      /^Not without harm: it lets go near 80 °C and closed-cell EVA foam sheet softens at 60 °C; its remover attacks/,
+    )
+    expect(words('metal', 'wood', 'contact-solvent')).toMatch(/^Warm to about 80 °C/)
+    // An acetone-type remover and polystyrene.
+    expect(words('foam-xps', 'wood', 'ca-foam-safe')).toMatch(/^Not without harm: its remover attacks/)
+    expect(words('glass', 'metal', 'ca-gel')).toMatch(/^Acetone-type debonder/)
+  })
+  it('minds the coats that are there', () => {
+    expect(words('metal', 'wood', 'contact-solvent', paint)).toMatch(/^Not without harm: the paint of/)
+    expect(words('glass', 'metal', 'ca-gel', paint)).not.toMatch(/^Acetone/)
+  })
+  it('with one glue on several joints is a way that spares all of them', () => {
+    const [hard, soft] = [on('metal', 'wood', 'contact-solvent'), on('foam-eva', 'wood', 'contact-solvent')]
+    expect(undoing([hard, soft]).way).toBeNull()
+    expect(undoing([hard, hard]).way).not.toBeNull()
   })
 })

@@ -4,7 +4,7 @@ import { caution, note, push, type Rule, rule } from '../rule'
 import { drinkingFace, glueGrams } from '../../situation/situation'
 import { has, inView, thicknessOf } from '../../situation/about'
 import { isHotmelt, isPressure, isSilicone } from './kinds'
-import { harmOfUndoing, waysToUndo } from '../undoing'
+import { undoing } from '../undoing'
 
 const sandOrCarveLine = rule(
   'sand-or-carve-line',
@@ -88,10 +88,9 @@ const temporaryNeedsRelease = rule(
   'bond stronger than the surface',
   (s) => {
     if (!s.comesApart) return null
-    const ways = waysToUndo(s)
-    const kind = ways.find((way) => !harmOfUndoing(way, s))
-    if (kind) return null
-    const why = ways.map((way) => harmOfUndoing(way, s)!)[0] ?? 'it only cuts'
+    const { way, harms } = undoing([s])
+    if (way) return null
+    const why = harms[0] ?? 'it only cuts'
     // What has reacted hard is sawn or torn off.
     const hard = ['two-part', 'moisture', 'light', 'weld'].includes(s.family.mechanism) && s.family.flex === 'rigid'
     return push(hard ? -20 : -10, `This joint will not come apart without harm: ${why}.`)

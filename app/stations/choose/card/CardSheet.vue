@@ -4,7 +4,7 @@ import { basisWords, marginInWords } from '../../../../core/choice/real/marginWo
 import { exposuresNamed } from '../../../../core/choice/real/surroundings'
 import { metExposures } from '../../../../core/choice/met'
 import { glueCautions } from '../../../../core/care/steps'
-import { undoOf } from '../../../../core/knowledge/undo'
+import { undoing, undoWords } from '../../../../core/screening/undoing'
 import { armWords } from '../../../../core/planning/arms'
 import { realJoint, realJointWords } from '../../../../core/planning/realJoint'
 import { stepTime } from '../../../../core/planning/stepTime'
@@ -15,7 +15,7 @@ import type { Decision } from '../../../../core/records/decision'
 import type { Procedure } from '../../../../core/records/procedure'
 import { adviceRemembered } from '../../../bench/advice'
 import { costOf } from '../../../bench/buildJoints'
-import { careOf } from '../../../bench/careOf'
+import { careOf, situationOfProcedure } from '../../../bench/careOf'
 import { useForce } from '../../../bench/force'
 import { familyTimes, glueName, hatchOf, type JointView } from '../../../bench/jointView'
 import { needWords } from '../../../bench/jointWords'
@@ -63,7 +63,7 @@ const arm = computed(() => props.round.arms.find(({ id }) => id === props.decisi
 const known = computed(() => props.decision.known)
 const factors = computed(() => known.value.factors ?? [])
 const care = computed(() => careOf(bench, props.view, props.procedure))
-const undo = computed(() => undoOf(family.value.id)[0] ?? null)
+const undo = computed(() => undoWords(undoing([situationOfProcedure(bench, props.view, props.procedure)])))
 /** what is laid on at a step, on one joint */
 const laidAt = (kind: string) =>
   real.value && (kind === 'apply' || kind === 'coat')
@@ -111,10 +111,8 @@ const code = computed(() => qrPath(props.address))
       </li>
     </ol>
     <dl>
-      <template v-if="undo">
-        <dt>To undo</dt>
-        <dd>{{ undo.how }}. {{ undo.sideEffect }}.</dd>
-      </template>
+      <dt>To undo</dt>
+      <dd>{{ undo }}</dd>
       <template v-if="known.margin !== null">
         <dt>Margin</dt>
         <dd>
