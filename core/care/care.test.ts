@@ -60,6 +60,11 @@ describe('care over glue, helper, material and place', () => {
     ],
     ['hot-in-the-room', care('wood', 'felt', 'hotmelt-low'), care('wood', 'felt', 'pva-white')],
     ['instant-on-fibre', care('fabric-cotton', 'wood', 'ca-gel'), care('fabric-cotton', 'wood', 'epoxy-slow')],
+    [
+      'instant-on-fibre',
+      care('print-pla', 'print-pla', 'ca-thin', {}, { helpers: ['fibre-filler'] }),
+      care('print-pla', 'print-pla', 'epoxy-slow', {}, { helpers: ['fibre-filler'] }),
+    ],
     ['activator-burst', care('wood', 'wood', 'ca-gel', {}, { helpers: ['activator'] }), care('wood', 'wood', 'ca-gel')],
     [
       'isocyanate-air',

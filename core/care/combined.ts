@@ -44,6 +44,11 @@ export const combinations: Combination[] = [
       const instant = [s.family, s.second?.family].some((one) => one?.chemistry === 'cyanoacrylate')
       if (!instant && s.dab !== 'ca-gel') return null
       const face = someFace(s, is('fibrous'))
+      if (s.helpers.includes('fibre-filler'))
+        return (
+          'The cotton of the fill may smoke and burn as it sets: one thin pinch on hard parts, never at the body, ' +
+          'hands off until it is cool. No other cotton or wool near it: gloves, wipes, swabs.'
+        )
       return face
         ? `Instant glue on ${called(face)} may smoke and burn: never soak it. No cotton or wool gloves, wipes or ` +
             'swabs near it.'
@@ -53,8 +58,8 @@ export const combinations: Combination[] = [
   {
     id: 'activator-burst',
     says: (s) =>
-      s.helpers.includes('activator') || s.helpers.includes('powder-filler')
-        ? 'Activator or powder sets instant glue in one hot burst with a puff of vapour: small amounts, face ' +
+      s.helpers.includes('activator') || s.helpers.includes('powder-filler') || s.helpers.includes('fibre-filler')
+        ? 'Activator, powder or fibre sets instant glue in one hot burst with a puff of vapour: small amounts, face ' +
           'away, moving air.'
         : null,
   },

@@ -161,7 +161,7 @@ function helpersWorthTrying({ family, situation, screening }: Candidate): Helper
   const worth: Partial<Record<Helper, boolean>> = {
     activator: instant,
     'powder-filler': instant && gap,
-    'fibre-filler': instant && gap,
+    'fibre-filler': instant && gap && family.form === 'thin',
     primer: instant && slippery,
     'tack-and-cure': family.holdS > 120,
     'cloth-primer': speaks('bleed-through-cloth'),

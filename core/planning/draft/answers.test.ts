@@ -64,7 +64,7 @@ const unlessBlocked: Record<string, string> = {
   'light-path-missing': 'try: Light a drop through the real sheet first: it must set hard',
   'gap-too-wide': 'fit: Sand the fit closer, or pack the gap with a sliver of the same stuff',
   'hot-wire-through-line': backFromTheCut,
-  'powder-fill-on-foam': 'fill: Let each layer cool',
+  'powder-fill-on-foam': 'fill: Thin layers',
 }
 
 describe('what advice asks of a plan', () => {

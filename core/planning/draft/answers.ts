@@ -88,11 +88,11 @@ export const answers: Readonly<Record<string, Answer>> = {
   'glue-lifts-paint': maskRim,
   'solvent-softens-thin-plastic': at('apply', 'As little as wets it'),
   'weld-unlike-plastics': drop,
-  'cotton-and-cyanoacrylate': () => ({
-    at: 'apply',
-    instead: true,
-    text: 'Pea-sized dots of gel only, on the bench, never on the body',
-  }),
+  // The cotton of a fill has steps of its own.
+  'cotton-and-cyanoacrylate': (s) =>
+    s.helpers.includes('fibre-filler')
+      ? null
+      : { at: 'apply', instead: true, text: 'Pea-sized dots of gel only, on the bench, never on the body' },
   'bleed-through-cloth': (_, { verdict }) =>
     verdict === 'note'
       ? { at: 'try', text: 'Glue a scrap of the cloth first and look at its good side' }
@@ -190,7 +190,7 @@ export const answers: Readonly<Record<string, Answer>> = {
   'tack-and-cure-pair': (_, { verdict }) => (verdict === 'fit' ? { at: 'dab', text: '' } : null),
   'tack-and-cure-standoff': (_, { verdict }) =>
     verdict === 'caution' ? { at: 'apply', text: 'Dabs of gel no larger than a lentil' } : null,
-  'powder-fill-on-foam': (_, { verdict }) => (verdict === 'block' ? null : { at: 'fill', text: 'Let each layer cool' }),
+  'powder-fill-on-foam': (_, { verdict }) => (verdict === 'block' ? null : { at: 'fill', text: 'Thin layers' }),
   grip: (s, reason) =>
     /once that is scuffed/.test(reason.text)
       ? s.faces

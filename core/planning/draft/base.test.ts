@@ -25,9 +25,26 @@ describe('what a glue asks for on two faces', () => {
     expect(withHelper('ca-gel', 'activator', 'wood', 'metal')).toEqual([
       { at: 'activate', text: 'Mist activator thinly on side B only and let it flash off', minS: 30 },
     ])
-    const fills = (helper: Helper) => withHelper('ca-thin', helper, 'wood', 'wood').map(({ at, text }) => [at, text])
-    expect(fills('powder-filler')).toEqual([['fill', expect.stringMatching(/^Pack powder/)]])
-    expect(fills('fibre-filler')).toEqual([['fill', expect.stringMatching(/^Tease fibre/)]])
+  })
+
+  it('a fill is laid dry, soaked through at once with thin glue, and left alone while it is hot', () => {
+    for (const [helper, words] of [
+      ['powder-filler', /^Pack powder dry/],
+      ['fibre-filler', /^Tease the fibre thin/],
+    ] as const) {
+      const steps = asked('ca-thin', 'print-pla', 'print-pla', { gapMm: 1 }, { helpers: [helper] })
+      expect(steps.find(({ at }) => at === 'fill')!.text).toMatch(words)
+      expect(steps.find(({ at, instead }) => at === 'apply' && instead)!.text).toMatch(/soak the .* through at once/)
+      // Nobody's hands are at it in the hot seconds, and they are counted down.
+      expect(steps.some(({ at }) => at === 'hold')).toBe(false)
+      expect(steps.find(({ at }) => at === 'clamp')).toMatchObject({
+        minS: 120,
+        text: expect.stringMatching(/^Hands off/),
+      })
+      expect(steps.map(({ text }) => text).join(' ')).not.toMatch(/drop at a time|gel/)
+    }
+    expect(withHelper('epoxy-slow', 'fibre-filler', 'wood', 'wood').map(({ at }) => at)).toEqual(['mix'])
+    expect(withHelper('pva-white', 'fibre-filler', 'wood', 'wood')).toEqual([])
   })
 
   it('a primer goes on the face that is slippery, a lining on the cloth', () => {

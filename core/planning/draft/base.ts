@@ -51,10 +51,7 @@ function helped(s: Situation): Demand[] {
   for (const helper of s.helpers) {
     if (helper === 'activator')
       out.push({ at: 'activate', text: 'Mist activator thinly on side B only and let it flash off', minS: FLASH_S })
-    if (helper === 'powder-filler')
-      out.push({ at: 'fill', text: 'Pack powder into the gap in thin layers and let the glue soak into each' })
-    if (helper === 'fibre-filler')
-      out.push({ at: 'fill', text: 'Tease fibre thin, lay a pinch in and soak it a drop at a time, air moving' })
+    if (helper === 'powder-filler' || helper === 'fibre-filler') out.push(...filled(s, helper))
     if (helper === 'primer')
       out.push({
         at: 'prime',
@@ -76,6 +73,37 @@ function helped(s: Situation): Demand[] {
     if (helper === 'tack-and-cure') out.push(...dabs(s))
   }
   return out
+}
+
+/** Filled instant glue sets in one hot burst: it is left alone so long, propped and not held, s. */
+const COOLS_S = 120
+const isFilled = ({ family, helpers }: Situation): boolean =>
+  family.chemistry === 'cyanoacrylate' && (helpers.includes('powder-filler') || helpers.includes('fibre-filler'))
+
+/** A filler laid dry and soaked through at once; stirred in where the glue is mixed; nothing where it does nothing. */
+function filled(s: Situation, helper: 'powder-filler' | 'fibre-filler'): Demand[] {
+  if (s.family.mechanism === 'two-part')
+    return [{ at: 'mix', text: 'Stir the filler in last, to a stiff paste, in small lots: it heats in a lump' }]
+  if (s.family.chemistry !== 'cyanoacrylate') return []
+  return helper === 'powder-filler'
+    ? [
+        { at: 'fit', text: 'Prop the parts as they are to stay: nobody holds them while it sets' },
+        { at: 'fill', text: 'Pack powder dry into the gap, no deeper than 2 mm at a time' },
+        {
+          at: 'apply',
+          instead: true,
+          text: 'Face away, air moving: soak the powder through at once with thin glue; let each layer cool first',
+        },
+      ]
+    : [
+        { at: 'fit', text: 'Prop the parts as they are to stay: nobody holds them while it sets' },
+        { at: 'fill', text: 'Tease the fibre thin and lay one dry pinch into the gap' },
+        {
+          at: 'apply',
+          instead: true,
+          text: 'Face away, air moving: soak the fibre through at once with thin glue, and take hands off',
+        },
+      ]
 }
 
 function dabs(s: Situation): Demand[] {
@@ -109,6 +137,14 @@ function kept(s: Situation): Demand[] {
   const dabs = s.helpers.includes('tack-and-cure') && usableDab(s) !== null
   if (family.mechanism === 'light')
     return [{ at: 'light', text: lampWords(s), minS: Math.max(family.holdS, family.handlingS) }]
+  if (isFilled(s))
+    return [
+      {
+        at: 'clamp',
+        text: 'Hands off while it is hot: it stands propped until it is cool to the touch',
+        minS: Math.max(COOLS_S, family.holdS),
+      },
+    ]
   const byHand = family.holdS <= HOLD_BY_HAND_S && !dabs
   const fixed = family.clamp === 'clamp' || family.clamp === 'press'
   const out: Demand[] = byHand ? [{ at: 'hold', text: 'Hold still', minS: family.holdS }] : []
@@ -172,7 +208,10 @@ export function usualDemands(s: Situation): Demand[] {
   })
   if (family.waitMinS > 0) demands.push({ at: 'wait', text: 'Leave open until it is dull and touch-dry' })
   const closes = both && family.mechanism === 'evaporate-water' ? 'evaporate-solvent' : family.mechanism
-  demands.push({ at: 'close', text: closeWords[closes] })
+  demands.push({
+    at: 'close',
+    text: isFilled(s) ? 'Look that nothing has moved off the marks; do not touch the fill' : closeWords[closes],
+  })
   if (family.traits.includes('dry-grab') || family.mechanism === 'pressure')
     demands.push({ at: 'press', text: 'Press hard all over, rolling from the middle to the rim' })
   demands.push(...helped(s), ...kept(s))

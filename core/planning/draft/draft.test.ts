@@ -185,7 +185,8 @@ describe('what an experienced maker would do', () => {
     const steps = drafted(
       on('ca-thin', 'print-pla', 'print-pla', { gapMm: 1 }, { helpers: ['fibre-filler', 'activator'] }),
     )
-    expect(stepOf(steps, 'fill')!.text).toMatch(/Tease fibre thin/)
+    expect(stepOf(steps, 'fill')!.text).toMatch(/Tease the fibre thin/)
+    expect(stepOf(steps, 'apply')!.text).not.toMatch(/dots of gel|Wick it into/)
     expect(stepOf(steps, 'activate')).toMatchObject({ minS: 30 })
   })
   it('a glue gun comes to heat meanwhile, a spray is shaken, a sinking coat is laid twice', () => {

@@ -25,6 +25,7 @@ export const notByStep: Readonly<Record<string, 'glue' | 'joint' | 'word' | 'car
   'expansion-in-closed-shell': 'glue',
   'non-stick-surface': 'joint',
   'water-glue-on-sealed-faces': 'glue',
+  'fibre-needs-thin': 'glue',
   'too-hot-for-glue': 'glue',
   'part-softens-first': 'joint',
   'heat-forming-after-gluing': 'time',

@@ -368,6 +368,18 @@ const cases: [rule: string, verdict: 'block' | 'caution' | 'fit' | 'note', fires
     ['wood', 'wood', 'pva-wood', { around: { helpers: ['tack-and-cure'], dab: 'ca-gel' } }],
   ],
   [
+    'fibre-needs-thin',
+    'caution',
+    ['print-pla', 'print-pla', 'ca-gel', withHelper('fibre-filler')],
+    ['print-pla', 'print-pla', 'ca-thin', withHelper('fibre-filler')],
+  ],
+  [
+    'fibre-needs-thin',
+    'note',
+    ['print-pla', 'print-pla', 'ca-medium', withHelper('fibre-filler')],
+    ['print-pla', 'print-pla', 'ca-medium', withHelper('powder-filler')],
+  ],
+  [
     'low-energy-fit',
     'fit',
     ['polyolefin', 'wood', 'ca-medium', withHelper('primer')],

@@ -82,6 +82,18 @@ const helperWithoutEffect = rule(
   },
 )
 
+const fibreNeedsThin = rule(
+  'fibre-needs-thin',
+  'Cut a filled scrap through: is it wet to the core?',
+  'a wick that thick glue does not fill',
+  (s) =>
+    s.helpers.includes('fibre-filler') && isCa(s.family) && s.family.form !== 'thin'
+      ? s.family.form === 'medium'
+        ? note('Thin glue soaks the fibre through at once; this one wets it poorly.')
+        : caution('Fibre is soaked through at once with thin glue: this one stays on top, and the inside stays dry.')
+      : null,
+)
+
 const powderInStyrene = rule('powder-fill-on-foam', 'One fillet on scrap.', 'heat and monomer of the fillet', (s) => {
   if (!s.helpers.includes('powder-filler') || !isCa(s.family) || !someFace(s, styreneFoam)) return null
   return s.family.attacks.includes('styrene-foam')
@@ -90,4 +102,10 @@ const powderInStyrene = rule('powder-fill-on-foam', 'One fillet on scrap.', 'hea
 })
 
 /** A second glue, an activator, a filler, a primer: what each helper does here. */
-export const helpRules: Rule[] = [tackAndCurePair, tackAndCureStandoff, helperWithoutEffect, powderInStyrene]
+export const helpRules: Rule[] = [
+  tackAndCurePair,
+  tackAndCureStandoff,
+  helperWithoutEffect,
+  fibreNeedsThin,
+  powderInStyrene,
+]
