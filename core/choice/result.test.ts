@@ -218,7 +218,7 @@ describe('a margin', () => {
     expect(marginOf({ ...brief, weightKg: 0 }, 'lap-shear', 1, {}, glue)).toBeNull()
     expect(marginOf({ ...brief, widthMm: null }, 't-peel', 1, {}, glue)).toBeNull()
     expect(marginOf({ ...brief, lengthMm: null }, 'lap-shear', 1, {}, glue)).toBeNull()
-    expect(marginOf({ ...brief, lengthMm: null }, 't-peel', 1, {}, glue)!.holdsN).toBeCloseTo(20, 9)
+    expect(marginOf({ ...brief, lengthMm: null }, 't-peel', 1, {}, glue)!.dryN).toBeCloseTo(20, 9)
     expect(marginOf(brief, 'drop', 1, {}, glue)).toBeNull()
   })
 })

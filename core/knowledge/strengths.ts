@@ -62,6 +62,14 @@ export function typicalStrength(materialId: string, familyId: string): TypicalSt
   )
 }
 
+/** The lower bond first; of equal ones what the part carries, and how it peels: no order of the faces decides. */
+const inOrder = (one: TypicalStrength, two: TypicalStrength): number =>
+  one.bondMPa - two.bondMPa ||
+  one.observedMPa - two.observedMPa ||
+  one.peelNPerMm - two.peelNPerMm ||
+  one.observedPeelNPerMm - two.observedPeelNPerMm ||
+  two.cv - one.cv
+
 /** For unlike materials the lower of the two faces counts (knowledge, reading notes). */
 export function typicalPairStrength(
   a: string,
@@ -70,5 +78,5 @@ export function typicalPairStrength(
 ): { weaker: 'a' | 'b'; strength: TypicalStrength } | null {
   const [one, two] = [typicalStrength(a, familyId), typicalStrength(b, familyId)]
   if (!one || !two) return one ? { weaker: 'a', strength: one } : two ? { weaker: 'b', strength: two } : null
-  return one.bondMPa <= two.bondMPa ? { weaker: 'a', strength: one } : { weaker: 'b', strength: two }
+  return inOrder(one, two) <= 0 ? { weaker: 'a', strength: one } : { weaker: 'b', strength: two }
 }

@@ -1,9 +1,10 @@
 import { typicalStrength, type TypicalStrength } from '../knowledge/strengths'
 import { strengthPerN } from '../loads/requirement'
+import { steadyShare } from '../loads/steady'
 import { motionFactor } from '../knowledge/vocabulary'
 import { measuredAlike } from '../quantities/betterUnit'
 import type { Situation } from '../situation/situation'
-import { has, is, loaded } from '../situation/about'
+import { is, loaded } from '../situation/about'
 import { isCa, isPaper, isPressure } from './rules/kinds'
 
 /** What a weak joint, one in twenty, is likely to hold, and what it meets; both in the same unit. */
@@ -56,7 +57,7 @@ const loadOf = (s: Situation): { n: number; under: 'load' | 'load-walked' } | nu
     : { n: s.restN * motionFactor[s.said.motion ?? 'walked'], under: s.said.motion ? 'load' : 'load-walked' }
 
 /** Of what is held for a moment, so many times less is held by a weight that hangs still. */
-const steadily = (s: Situation) => (loaded(s, 'steady') ? (has(s, 'creeps') || isPressure(s.family) ? 10 : 3) : 1)
+const steadily = (s: Situation) => (loaded(s, 'steady') ? 1 / steadyShare(s.family, s.said.life) : 1)
 
 /**
  * In peel, N/mm, against the said weight over its width, or what such a joint meets lightly handled: what asks more.

@@ -45,13 +45,24 @@ export function push(db: number, text: string, assumed = false): Finding {
 }
 
 const weight: Record<RuleVerdict, number> = { block: 3, caution: 2, note: 1, fit: 0 }
+/** What a finding pushes where the table alone says: near enough to tell which of two is worse. */
+const usualPush: Record<RuleVerdict, number> = { block: -20, caution: -6, note: 0, fit: 3 }
+const pushed = ({ db, verdict }: Finding): number => (verdict === 'note' ? 0 : (db ?? usualPush[verdict]))
 /**
  * Judges each face with a known material by itself; the worse finding counts, so that it does not matter which side is
  * A.
  */
 export function worseOf(s: Situation, judge: (face: Face, material: MaterialClass) => Finding | null): Finding | null {
   const found = s.faces.flatMap((face) => (face.material && judge(face, face.material)) ?? [])
-  return found.sort((x, y) => weight[y.verdict] - weight[x.verdict])[0] ?? null
+  // The larger push counts, then the verdict; last the words, so that no order of the faces shows.
+  return (
+    found.sort(
+      (x, y) =>
+        pushed(x) - pushed(y) ||
+        weight[y.verdict] - weight[x.verdict] ||
+        (x.text < y.text ? -1 : x.text > y.text ? 1 : 0),
+    )[0] ?? null
+  )
 }
 
 type Meaning = Partial<Pick<Rule, 'harm' | 'byPull' | 'byScrap'>>

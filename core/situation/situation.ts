@@ -1,4 +1,5 @@
 import type { PackAge } from './packs'
+import { hangsStill } from '../loads/steady'
 import { requiredLoad } from '../loads/requirement'
 import { cost, packGrams, WASTE } from '../costs/cost'
 import { cureOf, inRoom, type Cure } from '../cure/cure'
@@ -149,7 +150,7 @@ export function situationOf(
   const { widthMm, lengthMm } = brief
   const load = requiredLoad(brief)
   const areaCm2 = widthMm !== null && lengthMm !== null ? (widthMm * lengthMm) / 100 : null
-  const steady = brief.motion === 'still' && load !== null && load.n > 0
+  const steady = brief.motion === 'still' && hangsStill(brief)
   const faces: Situation['faces'] = [faceOf('A', brief.a, a), faceOf('B', brief.b, b)]
   const room = around.room ?? null
   const edgeMm = halfWidthMm(brief)

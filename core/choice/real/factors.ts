@@ -1,5 +1,6 @@
 import type { Family } from '../../knowledge/families'
 import { exposureWords } from '../../knowledge/exposures'
+import { hangsStill, steadyWords } from '../../loads/steady'
 import type { Brief } from '../../records/joint'
 import type { factorBases } from '../../records/decision'
 import type { Exposure } from '../../records/round'
@@ -38,17 +39,13 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
 const middle = (shares: readonly number[]): number =>
   Math.exp(shares.reduce((sum, one) => sum + Math.log(one), 0) / shares.length)
 
-/** A load that hangs still for months or years asks for more than a short pull shows. */
-const hangs = ({ motion, life, weightKg }: Brief): boolean =>
-  weightKg !== null && weightKg > 0 && motion === 'still' && life !== 'temporary' && life !== 'mend'
-
 /**
  * What the surroundings of the brief leave of a joint, one by one: measured on this procedure, else borrowed from pulls
  * of the same family, else typical (methods.md 9).
  */
 export function factorsOf(brief: Brief, family: Family, pulled: PulledAfter = {}): Factor[] {
   const list: Surrounding[] = surroundings(brief)
-  if (hangs(brief)) list.push({ id: 'hanging', words: 'a load that hangs on it for good', metBy: () => false })
+  if (hangsStill(brief)) list.push({ id: 'hanging', words: steadyWords(brief.life), metBy: () => false })
   const { met = [], kept = [], procedure, own = null } = pulled
   return list.map(({ id, words, metBy }): Factor => {
     const of = (share: number, basis: FactorBasis, from: string): Factor => ({

@@ -1,5 +1,5 @@
 import { waterRank, type Family } from '../../knowledge/families'
-
+import { steadyShare } from '../../loads/steady'
 import type { Brief } from '../../records/joint'
 import type { SurroundingId } from './surroundings'
 
@@ -16,8 +16,6 @@ const WET = [0.8, 0.4, 0.1] as const
 const SPLASHED = 0.9
 /** Left after years, of most glues and of those that dry out or are made for weeks. */
 const [AGED, FLEETING] = [0.7, 0.2]
-/** Carried for good by a glue that creeps, and by one that does not. */
-const [CREEPS, HANGS] = [0.3, 0.6]
 
 const line = (x: number, [x0, y0]: readonly [number, number], [x1, y1]: readonly [number, number]): number =>
   y0 + ((x - x0) / (x1 - x0)) * (y1 - y0)
@@ -53,6 +51,6 @@ export function typicalKept(id: SurroundingId, brief: Brief, family: Family): nu
     case 'years':
       return has('dries-out') || has('fleeting') ? FLEETING : AGED
     case 'hanging':
-      return has('creeps') ? CREEPS : HANGS
+      return steadyShare(family, brief.life)
   }
 }

@@ -47,8 +47,8 @@ describe('what a glue typically keeps', () => {
     expect(typicalKept('cold', brief({ coldC: epoxy.serviceMinC - 1 }), epoxy)).toBe(0.3)
   })
   it('is little of what dries out within years, or creeps under a load that stays', () => {
-    expect(typicalKept('hanging', brief({}), familyOf('pva-white'))).toBe(0.3)
-    expect(typicalKept('hanging', brief({}), epoxy)).toBe(0.6)
+    expect(typicalKept('hanging', brief({}), familyOf('pva-white'))).toBeCloseTo(0.1, 12)
+    expect(typicalKept('hanging', brief({}), epoxy)).toBeCloseTo(1 / 3, 12)
     expect(typicalKept('years', brief({}), epoxy)).toBe(0.7)
   })
 })
@@ -82,11 +82,12 @@ describe('what the surroundings leave', () => {
   it('is in the readings already where the pieces were pulled after it', () => {
     expect(factorsOf(asked, epoxy, { own: wash })[1]).toMatchObject({ share: 1, basis: 'measured' })
   })
-  it('counts a load that hangs for good, but no mend', () => {
+  it('counts a load that hangs, for however long it must last', () => {
     const ids = (patch: Partial<Brief>) =>
       factorsOf(brief({ weightKg: 1, motion: 'still', ...patch }), epoxy).map((f) => f.id)
-    expect(ids({ life: 'show' })).toEqual(['hanging'])
-    expect(ids({ life: 'mend' })).toEqual([])
+    for (const life of [null, 'temporary', 'mend', 'show'] as const) expect(ids({ life })).toEqual(['hanging'])
+    expect(ids({ life: 'years' })).toEqual(['years', 'hanging'])
+    expect(ids({ motion: null })).toEqual(['hanging'])
     expect(ids({ motion: 'walked' })).toEqual([])
     expect(ids({ weightKg: null })).toEqual([])
   })

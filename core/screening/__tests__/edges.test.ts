@@ -9,6 +9,7 @@ import { situationOf, type Around } from '../../situation/situation'
 import { partFirst } from '../rules/partFirst'
 import { supplenessOf } from '../rules/suppleness'
 import { screen } from '../screen'
+import { usableDab } from '../rules/help'
 import { harmOfUndoing, undoing, undoWords } from '../undoing'
 
 type Sides = { aMm?: number; bMm?: number; aState?: Brief['a']['state'] }
@@ -145,5 +146,25 @@ describe('taking a joint apart', () => {
     const [hard, soft] = [on('metal', 'wood', 'contact-solvent'), on('foam-eva', 'wood', 'contact-solvent')]
     expect(undoing([hard, soft]).way).toBeNull()
     expect(undoing([hard, hard]).way).not.toBeNull()
+  })
+})
+
+describe('dabs of a fast glue', () => {
+  const dabs = (a: string, b: string, patch: Partial<Brief> & Sides = {}, dab: Around['dab'] = null) =>
+    on(a, b, 'epoxy-slow', patch, { helpers: ['tack-and-cure'], dab })
+  it('are judged as the glue is that they are: what it frosts, what it does not bridge, whom it harms', () => {
+    expect(usableDab(dabs('wood', 'metal'))).toBe('ca-gel')
+    // Instant glue frosts what is seen beside it.
+    expect(usableDab(dabs('sheet-acrylic', 'metal', { look: 'clear' }))).not.toBe('ca-gel')
+    // A gap of 2 mm is more than gel bridges.
+    expect(familyOf('ca-gel').gapMaxMm).toBeLessThan(2)
+    expect(usableDab(dabs('wood', 'metal', { gapMm: 2 }))).not.toBe('ca-gel')
+    expect(usableDab(dabs('wood', 'metal', { users: ['sensitised'] }))).not.toBe('ca-gel')
+    expect(usableDab(dabs('foam-xps', 'wood'))).not.toBe('ca-gel')
+  })
+  it('that were named and do not serve are told with their own reason', () => {
+    expect(reason(dabs('wood', 'metal', { gapMm: 2 }, 'ca-gel'), 'tack-and-cure-pair')?.text).toMatch(
+      /^The dabs do not serve here: cyanoacrylate, gel: The gap is 2 mm/,
+    )
   })
 })

@@ -1,29 +1,51 @@
+import { weightOf } from '../../knowledge/weights'
+import { inSentence } from '../../quantities/inSentence'
 import { DAB_SHARE } from '../../coupons/dabs'
 import { figureOf } from '../../quantities/figure'
 import { familyOf } from '../../knowledge/families'
 import { block, caution, fit, note, type Rule, rule } from '../rule'
 import type { Dab, Situation } from '../../situation/situation'
-import { has, is, needs, someFace } from '../../situation/about'
+import { has, needs, someFace } from '../../situation/about'
+import { attackRules } from './attack'
+import { formRules } from './form'
+import { heatRules } from './heat'
 import { isCa, isTextile, styreneFoam } from './kinds'
+import { markRules } from './marks'
+import { peopleRules } from './people'
+import { surfaceRules } from './surface'
 
-/** What speaks against a dab glue on these faces; the same facts as its own rules, without calling them. */
+const dabName = (dab: Dab) => inSentence(familyOf(dab).name)
+
+/** What may speak against a glue on faces, gap, view and for people, also where only dabs of it are set. */
+const DAB_RULES = [...peopleRules, ...attackRules, ...heatRules, ...markRules, ...formRules, ...surfaceRules]
+/** A dab that is as doubtful as this is no help, decibans. */
+const DOUBTFUL = -6
+
+/** The gravest reason against a dab glue here, by the rules that judge a glue; null where nothing speaks against it. */
 function dabFault(dab: Dab, s: Situation): string | null {
-  const face = (test: Parameters<typeof someFace>[1]) => someFace(s, test)
-  if (dab === 'ca-gel') {
-    if (s.users?.includes('sensitised')) return 'someone here has reacted before, and instant glue is an acrylate too'
-    if (face(styreneFoam)) return 'instant glue eats polystyrene foam'
-    if (face(is('smokes'))) return 'instant glue smokes on natural fibre'
+  // Of the main glue neither label nor helpers nor own pulls are its own.
+  const alone: Situation = {
+    ...s,
+    family: familyOf(dab),
+    helpers: [],
+    dab: null,
+    second: null,
+    facts: {},
+    correction: null,
   }
-  if (face((m) => m.surfaceEnergy === 'very-low') || (dab === 'ca-gel' && face((m) => m.surfaceEnergy === 'low')))
-    return 'it does not take on this face'
-  return null
+  const found = DAB_RULES.flatMap((one) => {
+    const finding = one.judge(alone)
+    if (!finding || finding.assumed || finding.verdict === 'note') return []
+    const db = finding.db ?? weightOf(one.id)[finding.verdict]
+    return db <= DOUBTFUL ? [{ db: one.harm && finding.verdict === 'block' ? -Infinity : db, text: finding.text }] : []
+  })
+  const worst = found.sort((x, y) => x.db - y.db)[0]
+  return worst ? `${dabName(dab)}: ${worst.text.replace(/\.$/, '')}` : null
 }
 
 /** The dab that may be used: the one said, else the first that nothing speaks against. */
 export const usableDab = (s: Situation): Dab | null =>
   (s.dab ? [s.dab] : (['ca-gel', 'hotmelt-low', 'tape-foam'] as const)).find((dab) => !dabFault(dab, s)) ?? null
-
-const dabName = (dab: Dab) => familyOf(dab).name.toLowerCase()
 
 const tackAndCurePair = rule(
   'tack-and-cure-pair',

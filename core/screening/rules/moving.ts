@@ -24,7 +24,9 @@ const rigidOnFlexing = rule(
     const bending = s.faces.filter((face) => face.material?.flexible)
     const thick = Math.min(...bending.map((face) => thicknessOf(face) ?? 2), ...(bending.length ? [] : [2]))
     // Distance of the line from the middle of the bend: sheet laid on equal sheet lies near it.
-    const middle = s.geometry === 'lap' || s.geometry === 'face-large' ? 0.2 * thick : thick / 2
+    // Where no shape was said the mildest is taken: what is unknown blocks nothing.
+    const mild = s.geometry === null || s.geometry === 'lap' || s.geometry === 'face-large'
+    const middle = mild ? 0.2 * thick : thick / 2
     const strain = (100 * middle) / (s.said.bendRadiusMm ?? USUAL_BEND_MM)
     const byStrain = graded(strain / stiff.elongationPct, [0.2, 0.5, 1], [0, -3, -6, -10])
     const byKind =

@@ -1,3 +1,4 @@
+import type { Face } from '../../situation/situation'
 import {} from '../../quantities/figure'
 import type {} from '../../knowledge/materials'
 import {} from '../../knowledge/strengths'
@@ -92,16 +93,14 @@ const glazedSkin = rule(
   'Peel strip, scuffed against shiny.',
   'weak skin; lower true area',
   (s) => {
-    const face =
-      s.faces.find((one) => one.state === 'glazed') ??
-      someFace(s, (m, one) => is('skinned')(m) && one.state !== 'sanded')
+    const firmly = ({ material: m }: Face) => m !== null && (isFoam(m) || is('skinned')(m) || is('coated')(m))
+    const glazed = s.faces.filter((one) => one.state === 'glazed')
+    const face = glazed.find(firmly) ?? glazed[0] ?? someFace(s, (m, one) => is('skinned')(m) && one.state !== 'sanded')
     if (!face) return null
     // A skin that the maker named stands until the maker says that it is scuffed; else scuffing is an ordinary step.
     const text = `The shiny skin or coating of side ${face.side} gives no key: scuff it matt.`
     if (face.state !== 'glazed') return note(text)
-    const m = face.material
-    const firm = m !== null && (isFoam(m) || is('skinned')(m) || is('coated')(m))
-    return push(firm ? -10 : -6, text)
+    return push(firmly(face) ? -10 : -6, text)
   },
   BY_PULL,
 )
