@@ -58,7 +58,7 @@ function decidedBy(tables: Tables, jointId: string): Worked['decisions'][string]
   const arm = round.arms[0]!
   const coupons = tables.coupon.filter((one) => one.round === round.id && one.arm === arm.id)
   const ids = new Set(coupons.map(({ id }) => id))
-  const model = modelReadings(arm.test, coupons, ownReadings(tables.reading.filter(({ coupon }) => ids.has(coupon))))
+  const model = modelReadings(arm, coupons, ownReadings(tables.reading.filter(({ coupon }) => ids.has(coupon))))
   const { procedures: summaries } = analyse({ required: arm.passLimit, readings: model })
   const best = [...summaries].sort((x, y) => y.weakJoint.low95 - x.weakJoint.low95)[0]!
   const { family } = tables.procedure.find(({ id }) => id === best.procedure)!

@@ -130,5 +130,9 @@ describe('what is said of a round', () => {
     expect(passVerdict(near!)).toBe('careful')
     expect(passVerdict(weak!)).toBe('fails')
     expect(passVerdict({ ...weak!, pMeets: null })).toBe('unknown')
+    // A limit below the least that can be read: what came apart in handling is no joint all the same.
+    expect(passVerdict({ pMeets: 0.99, open: 'below', atMost: 2 })).toBe('fails')
+    expect(passVerdict({ pMeets: 0.99, open: null, atMost: 1 })).toBe('careful')
+    expect(passVerdict({ pMeets: 0.99, open: null, atMost: 0 })).toBe('holds')
   })
 })

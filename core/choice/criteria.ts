@@ -74,7 +74,7 @@ function armItem(input: CriteriaInput, arm: Arm): Item[] {
   if (countsLosses(arm.test)) return lossesItem(input, pulls)
   // After an exposure it is the share kept that counts, where there is a dry twin.
   if (arm.exposure && keptPairs(round).some(({ exposed }) => exposed.id === arm.id)) return []
-  const model = modelReadings(arm.test, own, pulled)
+  const model = modelReadings(arm, own, pulled)
   const order = orderItem(input, pulls)
   if (!model.length && order.length) return order
   const forecast = Object.fromEntries(

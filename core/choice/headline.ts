@@ -6,9 +6,11 @@ export type PassVerdict = 'holds' | 'careful' | 'fails' | 'unknown'
 /** From these chances on, "holds" and "fails" are said; between them one cannot say yet. */
 export const SURE = 0.9
 
-export function passVerdict(summary: ProcedureSummary): PassVerdict {
+/** Never “holds” where a piece came apart in handling, whatever the limit: who cannot pick it up has no joint. */
+export function passVerdict(summary: Pick<ProcedureSummary, 'pMeets' | 'open' | 'atMost'>): PassVerdict {
+  if (summary.open === 'below') return 'fails'
   if (summary.pMeets === null) return 'unknown'
-  if (summary.pMeets >= SURE) return 'holds'
+  if (summary.pMeets >= SURE) return summary.atMost > 0 ? 'careful' : 'holds'
   return summary.pMeets <= 1 - SURE ? 'fails' : 'careful'
 }
 

@@ -35,7 +35,7 @@ export function keptQuestion(
     const own = coupons.filter((one) => one.arm === arm.id)
     const ids = new Set(own.map(({ id }) => id))
     return modelReadings(
-      arm.test,
+      arm,
       own,
       readings.filter(({ coupon }) => ids.has(coupon)),
     )

@@ -26,7 +26,7 @@ export function unmetItems(input: CriteriaInput): Item[] {
   if (!dry) return []
   const own = coupons.filter(({ arm }) => arm === dry.id)
   const model = modelReadings(
-    dry.test,
+    dry,
     own,
     readings.filter(({ coupon }) => own.some(({ id }) => id === coupon)),
   )

@@ -169,7 +169,7 @@ function summed(
   test: TestId,
 ): Pick<PairEvidence, 'valid' | 'typical' | 'between' | 'weakJoint' | 'atLeast' | 'posterior'> {
   const model = modelReadings(
-    test,
+    { test },
     coupons.map(({ id }) => ({ id, procedure: 'own' })),
     readings,
   )

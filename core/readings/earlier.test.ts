@@ -71,9 +71,15 @@ describe('three ways on one piece', () => {
   it('never count as three coupons, and what they ended is said of the own test', () => {
     const own = reading(null, 90, broke)
     const all = [reading('shake', null), reading('straight', 40), reading('twist', 12), own]
-    expect(modelReadings('lap-shear', [{ id: 'one', procedure: 'A' }], all)).toEqual([
+    expect(modelReadings({ test: 'lap-shear' }, [{ id: 'one', procedure: 'A' }], all)).toEqual([
       { procedure: 'A', kind: 'exact', value: 90 / 300 },
     ])
+    // Still wet: “not yet” once it is cured, missed in a test at an age.
+    const wet = reading(null, null, { end: 'wet', places: null })
+    const read = (ageS?: number | null) =>
+      modelReadings({ test: 'lap-shear', ageS }, [{ id: 'one', procedure: 'A' }], [wet])
+    expect([read(), read(null)]).toEqual([[], []])
+    expect(read(86_400)).toEqual([{ procedure: 'A', kind: 'atMost', high: 0.1 / 300 }])
     expect(
       [held, broke, { end: 'wet', places: null } as OutcomeRecord].map((outcome) => endsPiece({ outcome })),
     ).toEqual([false, true, true])

@@ -15,6 +15,8 @@ export interface ProcedureSummary {
   n: number
   exact: number
   censored: number
+  /** of these, came apart in handling or at the first step, or were wet at the age of the test */
+  atMost: number
   /** exp(μ): the strength that half of the joints exceed */
   typical: { median: number; low90: number; high90: number }
   /** exp(μ − 1.645 σ): what 19 joints in 20 hold, its median, and the value of which one can be 95 % sure */
@@ -110,6 +112,7 @@ export function analyse(input: AnalysisInput, hooks: AnalysisHooks = {}): Analys
       n: group.n,
       exact: group.exact,
       censored: group.n - group.exact,
+      atMost: times(group.atMost),
       typical: { median: typical[1]!, low90: typical[0]!, high90: typical[2]! },
       weakJoint: { median: weak[1]!, low95: weak[0]! },
       pBest: best[g]!,

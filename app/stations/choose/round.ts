@@ -56,7 +56,7 @@ export const limitHere = ({ arm, joint }: JointView): number | null => arm && li
 
 /** What the analysis of the shown arm is asked with: each of its procedures against each other. */
 function questionOf(view: JointView): AnalysisInput {
-  const readings = view.arm ? modelReadings(view.arm.test, view.coupons, view.readings) : []
+  const readings = view.arm ? modelReadings(view.arm, view.coupons, view.readings) : []
   const names = [...new Set(readings.map(({ procedure }) => procedure))]
   const ratios = names.flatMap((a, i) => names.slice(i + 1).map((b): [string, string] => [a, b]))
   return { required: limitHere(view), readings, ratios }

@@ -193,7 +193,7 @@ export function dryReadings(view: JointView): ModelReading[] {
   const arm = view.round?.arms.find(({ exposure, test }) => exposure === null && formulaOf(test) !== null)
   if (!arm) return []
   return modelReadings(
-    arm.test,
+    arm,
     view.coupons.filter((coupon) => coupon.arm === arm.id),
     view.readings,
   )
