@@ -97,10 +97,22 @@ describe('everyday names', () => {
     expect(find('zzzzqq', namesOf.glue)).toEqual([])
   })
 
+  it('are what was asked for alone, where something is called so; and nothing where nothing is', () => {
+    const all = (what: Findable, text: string) => find(text, namesOf[what], 99)
+    expect(all('glue', 'super glue').every((id) => id.startsWith('ca-'))).toBe(true)
+    expect(all('glue', 'school glue')).toEqual(['pva-white'])
+    expect(all('material', 'pine')).toEqual(['wood'])
+    expect(all('material', 'paper')).not.toContain('ceramic-stone')
+    expect(all('material', 'frying pan')).toEqual(['fluoropolymer'])
+    // “Glue” alone is no answer to another word.
+    for (const text of ['hide glue', 'purple glue']) expect(all('glue', text), text).toEqual([])
+    for (const text of ['fizzy', 'zebra']) expect([...all('material', text), ...all('glue', text)], text).toEqual([])
+  })
+
   it('take what is no class of its own for the nearest, and say what differs', () => {
     expect(find('papier-mache', namesOf.material)[0]).toBe('ceramic-stone')
     expect(differsFrom('wood', 'Cork')).toMatchObject({ name: 'cork' })
-    expect(differsFrom('wood', 'corl')!.differs).toMatch(/crumbles/)
+    expect(differsFrom('wood', 'crok')!.differs).toMatch(/crumbles/)
     expect(differsFrom('sheet-acrylic', 'polycarb')!.differs).toMatch(/crack it sooner/)
     expect(differsFrom('wood', 'oak')).toBeNull()
     expect(differsFrom('metal', 'cork')).toBeNull()

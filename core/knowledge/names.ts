@@ -50,12 +50,19 @@ export function oneLetterOff(one: string, two: string): boolean {
   if (restOne.slice(1) === restTwo.slice(1) || restOne.slice(1) === restTwo || restOne === restTwo.slice(1)) return true
   return restOne[0] === restTwo[1] && restOne[1] === restTwo[0] && restOne.slice(2) === restTwo.slice(2)
 }
-/** Shorter words misspelt are other words. */
+/** Shorter words misspelt are other words; with another letter in place of one, “pine” and “pane”, longer ones are too. */
 const LEAST_MISSPELT = 4
+const LEAST_CHANGED = 6
+/** Beside another word that is known a short one may be misspelt too: “wod glue”. */
+const LEAST_BESIDE = 3
+function misspelt(typed: string, word: string, least = LEAST_MISSPELT): boolean {
+  if (typed.length < least || !oneLetterOff(typed, word)) return false
+  const sorted = (text: string) => [...text].sort().join('')
+  return typed.length !== word.length || typed.length >= LEAST_CHANGED || sorted(typed) === sorted(word)
+}
 /** Shorter parts stand inside words that have nothing to do with them: “tin” in “coating”. */
 const LEAST_INSIDE = 4
-const like = (typed: string, word: string) =>
-  word.startsWith(typed) || (typed.length >= LEAST_MISSPELT && oneLetterOff(typed, word))
+const like = (typed: string, word: string, least?: number) => word.startsWith(typed) || misspelt(typed, word, least)
 
 /** How well a name answers what was typed: 0 not at all. */
 function score(typed: string, name: string): number {
@@ -65,16 +72,20 @@ function score(typed: string, name: string): number {
   if (whole.includes(` ${typed} `)) return 85
   if (name.startsWith(typed)) return 80
   if (whole.includes(` ${typed}`)) return 75
-  if (typed.length >= LEAST_MISSPELT && oneLetterOff(typed, name)) return 70
+  if (misspelt(typed, name)) return 70
   const [words, parts] = [name.split(' '), typed.split(' ')]
-  if (parts.length > 1 && parts.every((part) => words.some((word) => like(part, word)))) return 65
+  const knownIn = (part: string) => words.some((word) => like(part, word, LEAST_BESIDE))
+  if (parts.length > 1 && parts.every(knownIn)) return 65
   if (` ${typed} `.includes(whole)) return 60
   if (parts.length === 1 && words.some((word) => like(typed, word))) return 50
   if (typed.length >= LEAST_INSIDE && name.includes(typed)) return 45
   // Of several words most are known, the last as the head of the name.
-  const known = parts.filter((part) => words.some((word) => like(part, word))).length
-  return parts.length > 1 && known > 0 && like(parts.at(-1)!, words.at(-1)!) ? 20 + (10 * known) / parts.length : 0
+  const known = parts.filter(knownIn).length
+  return 2 * known > parts.length && like(parts.at(-1)!, words.at(-1)!) ? 20 + (10 * known) / parts.length : 0
 }
+
+/** From here on a name holds what was typed as words of it; less for what a longer name says beside it. */
+const BY_WORD = 71
 
 /**
  * What is called so, the best first: any part of a name, one letter misspelt too; of equal answers the one whose name
@@ -84,7 +95,7 @@ function score(typed: string, name: string): number {
 export function find(text: string, among: readonly Named[], most = 10): string[] {
   const typed = plain(text)
   if (!typed) return []
-  return among
+  const found = among
     .map(({ id, names }, at) => {
       const scores = names.map((name) => {
         const known = plain(name)
@@ -95,6 +106,10 @@ export function find(text: string, among: readonly Named[], most = 10): string[]
     })
     .filter(({ best }) => best > 0)
     .sort((x, y) => y.best - x.best || x.at - y.at)
+  // Beside what is called so, word for word, what merely sounds like it is noise.
+  const least = (found[0]?.best ?? 0) >= BY_WORD ? BY_WORD : 0
+  return found
+    .filter(({ best }) => best >= least)
     .slice(0, most)
     .map(({ id }) => id)
 }

@@ -6,7 +6,7 @@ import type { Procedure } from '../records/procedure'
 import { screen } from '../screening/screen'
 import { situationOf, type Around } from '../situation/situation'
 import { plainProcedure } from './__tests__/plain'
-import { cureOfTheRoom, demandLeftOut } from './cureFaults'
+import { cureOfTheRoom, demandLeftOut, ruledOut } from './cureFaults'
 import { draftSteps } from './draft/draft'
 import type { FairnessSetting, PlanDraft } from './fault'
 
@@ -103,4 +103,33 @@ describe('what the advice asks for and no step does', () => {
 
   it('is nobody’s business where nothing is advised', () =>
     expect(demandLeftOut(planOf(procedure([])), setting(null))).toEqual([]))
+})
+
+describe('a glue that cannot set here, or may harm', () => {
+  const of = (family: string, a: string, b: string, patch = {}) => {
+    const s = situationOf({ ...openBrief(), ...patch }, materialClassOf(a), materialClassOf(b), familyOf(family))
+    const plan = planOf(plainProcedure('A', family), plainProcedure('B', 'epoxy-slow'))
+    const only: FairnessSetting = {
+      ...setting(s),
+      advice: (one) => (one.letter === 'A' ? { situation: s, screening: screen(s) } : null),
+    }
+    return { plan, found: ruledOut(plan, only) }
+  }
+  it('is named on Plan, and left out by a press', () => {
+    // No light finds its way between wood and metal.
+    const { plan, found } = of('uv-acrylic', 'wood', 'metal')
+    expect(found).toMatchObject([
+      { id: 'ruled-out', about: 'A', text: expect.stringMatching(/^A does not set here: No side/) },
+    ])
+    const left = found[0]!.mend!.apply({ ...plan, control: plan.procedures[0]!.id })
+    expect(left.procedures.map(({ letter }) => letter)).toEqual(['B'])
+    expect(left.control).toBeNull()
+    expect(of('uv-acrylic', 'glass', 'metal').found).toEqual([])
+    const harmed = of('ca-gel', 'wood', 'metal', { users: ['sensitised'] }).found
+    expect(harmed[0]!.text).toMatch(/^A is ruled out here, and no test lifts that/)
+  })
+  it('leaves the only one of a plan to its maker', () => {
+    const s = situationOf(openBrief(), materialClassOf('wood'), materialClassOf('metal'), familyOf('uv-acrylic'))
+    expect(ruledOut(planOf(plainProcedure('A', 'uv-acrylic')), setting(s))[0]!.mend).toBeNull()
+  })
 })

@@ -1,6 +1,8 @@
+import { cureAdvice } from '../cure/advice'
 import { durationWords } from '../quantities/durations'
 import { slowerFullS } from '../situation/situation'
 import type { Procedure, Step } from '../records/procedure'
+import { isUntreated } from './controls'
 import { draftSteps } from './draft/draft'
 import { demandsOf } from './draft/answers'
 import { placeOf } from './draft/slots'
@@ -36,6 +38,36 @@ export const cureOfTheRoom: Check = ({ procedures }, { advice }) =>
         },
         // Riper is a choice; unripe is a fault.
         ...(planned > takes && { note: true as const }),
+      },
+    ]
+  })
+
+/** A glue that cannot set in this joint, or that is ruled out as harmful: no pull of it says anything of the joint. */
+export const ruledOut: Check = ({ procedures }, { advice }) =>
+  procedures.flatMap((procedure): Fault[] => {
+    const found = advice?.(procedure)
+    if (!found || isUntreated(procedure)) return []
+    const { situation, screening } = found
+    const harm = screening.reasons.find((one) => one.harm && one.verdict === 'block' && !one.lifted)
+    const light = screening.reasons.find(({ rule, verdict }) => rule === 'light-path-missing' && verdict === 'block')
+    const why = harm?.text ?? light?.text ?? (situation.cure.cures ? null : cureAdvice(situation.cure)[0])
+    if (!why) return []
+    return [
+      {
+        id: 'ruled-out',
+        about: procedure.letter,
+        text: `${procedure.letter} ${harm ? 'is ruled out here, and no test lifts that' : 'does not set here'}: ${why}`,
+        mend:
+          procedures.length > 1
+            ? {
+                words: `Leave ${procedure.letter} out`,
+                apply: (draft) => ({
+                  ...draft,
+                  procedures: draft.procedures.filter(({ id }) => id !== procedure.id),
+                  control: draft.control === procedure.id ? null : draft.control,
+                }),
+              }
+            : null,
       },
     ]
   })

@@ -93,7 +93,7 @@ function mended(start: PlanDraft, setting: FairnessSetting): PlanDraft {
   }
   return draft
 }
-const ofTheRound = (id: string) => !id.startsWith('unequal-') || id === 'unequal-area'
+const ofTheRound = (id: string) => id !== 'ruled-out' && (!id.startsWith('unequal-') || id === 'unequal-area')
 
 const asProof = (draft: PlanDraft, armId: string): PlanDraft => {
   const unread = draft.arms.find(({ id }) => id === armId)!.test

@@ -4,7 +4,7 @@ import type { Procedure, Step, StepKind } from '../records/procedure'
 import { armWords } from './arms'
 import { bestTrusted } from './control'
 import { asAnEdge, asDeepAsTheJoint, readable } from './couponFaults'
-import { cureOfTheRoom, demandLeftOut } from './cureFaults'
+import { cureOfTheRoom, demandLeftOut, ruledOut } from './cureFaults'
 import { letters, withArm, withProcedure, type Check, type Fault, type FairnessSetting, type PlanDraft } from './fault'
 import { limitFor } from './limitFor'
 
@@ -202,6 +202,7 @@ const checks: Check[] = [
   readable,
   asDeepAsTheJoint,
   asAnEdge,
+  ruledOut,
   cureOfTheRoom,
   demandLeftOut,
 ]
@@ -219,6 +220,7 @@ export const faultIds = [
   'reads-not-so-low',
   'not-as-deep',
   'not-as-an-edge',
+  'ruled-out',
   'another-cure',
   'demand-left-out',
 ] as const

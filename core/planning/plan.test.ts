@@ -306,6 +306,7 @@ describe('fairness', () => {
   it('has a case for each that asks nothing of the advice; the rest are in draftRound.test.ts', () =>
     expect(faultIds.filter((id) => !cases.some(([one]) => one === id))).toEqual([
       'not-as-deep',
+      'ruled-out',
       'another-cure',
       'demand-left-out',
     ]))

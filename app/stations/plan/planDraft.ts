@@ -103,7 +103,12 @@ export function mendDraft(
     const before = view.procedures.find(({ id }) => id === one.id)
     return before && before !== one ? [update('procedure', before, one)] : []
   })
-  return bench.write(`${view.joint.code} plan: ${what}`, [kept(round, { arms, blocks, order, control }), ...procedures])
+  const left = view.procedures.filter(({ id }) => !after.procedures.some((one) => one.id === id))
+  return bench.write(`${view.joint.code} plan: ${what}`, [
+    kept(round, { arms, blocks, order, control }),
+    ...procedures,
+    ...left.map((one) => remove('procedure', one)),
+  ])
 }
 
 /** Turns the draft into coupons: randomised blocks, labels, pull order, the seed kept. One entry. */

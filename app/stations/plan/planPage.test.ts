@@ -94,6 +94,19 @@ describe('the plan of a joint', () => {
     mounted.wrapper.unmount()
   })
 
+  it('names a glue that cannot set here, and leaves it out by one press', async () => {
+    const tables = buildDemoBench(NOW)
+    const like = tables.procedure.find(({ joint, letter }) => joint === 'h5' && letter === 'B')!
+    tables.procedure.push({ ...like, id: 'lamp', letter: 'L', family: 'uv-acrylic', adhesive: null, name: 'Lamp glue' })
+    const mounted = await mountAt(tables, '/joint/h5/plan')
+    await flushPromises()
+    expect(mounted.wrapper.find('[data-fault="ruled-out"]').text()).toMatch(/L does not set here: No side lets light/)
+    await press(mounted, /^Leave L out/)
+    expect(mounted.bench.get('procedure', 'lamp')).toBeNull()
+    expect(mounted.wrapper.find('[data-fault="ruled-out"]').exists()).toBe(false)
+    mounted.wrapper.unmount()
+  })
+
   it('offers a smaller coupon, a lever, weights or water where the gauge ends, each by one press', async () => {
     const tables = buildDemoBench(NOW)
     tables.bench[0]!.gauge = { ...tables.bench[0]!.gauge, limitN: 40 }
