@@ -8,8 +8,8 @@ import type { ModelReading } from '../statistics/data'
 
 /**
  * The readings of one arm as the strength model takes them: one a coupon, each under its procedure; what says nothing
- * of strength (faults, grades, orders) stays out. Glue that is still wet says “not yet” and stays out too, but in a test
- * at an age it has failed that age: at most what the test can read at all (methods.md 2).
+ * of strength (faults, grades, orders) stays out. Glue that is still wet says “not yet” and stays out too, but in a
+ * test at an age it has failed that age: at most what the test can read at all (methods.md 2).
  * @param coupons of the arm; readings of other coupons are left out
  */
 export function modelReadings(

@@ -50,7 +50,7 @@ export function oneLetterOff(one: string, two: string): boolean {
   if (restOne.slice(1) === restTwo.slice(1) || restOne.slice(1) === restTwo || restOne === restTwo.slice(1)) return true
   return restOne[0] === restTwo[1] && restOne[1] === restTwo[0] && restOne.slice(2) === restTwo.slice(2)
 }
-/** Shorter words misspelt are other words; with another letter in place of one, “pine” and “pane”, longer ones are too. */
+/** Shorter words misspelt are other words; with one letter changed, “pine” and “pane”, longer ones are too. */
 const LEAST_MISSPELT = 4
 const LEAST_CHANGED = 6
 /** Beside another word that is known a short one may be misspelt too: “wod glue”. */
