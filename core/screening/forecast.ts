@@ -93,7 +93,8 @@ export function forecast(reasons: readonly Reason[]): Forecast {
   const open = weighed.some(({ mode }) => mode === 'use') || fails ? 0 : MOST_PRAISE
   const out = db <= RULED_OUT && sum(surely) + open <= RULED_OUT
   const told = weighed.some((one) => one.db <= DOUBTFUL && weightOf(one.house ? 'house' : one.rule).told)
-  const careful = told || weighed.some((one) => one.db <= OFTEN_FAILS)
+  const missed = weighed.some((one) => one.missed && !one.lifted)
+  const careful = told || missed || weighed.some((one) => one.db <= OFTEN_FAILS)
   const verdict = harm || out ? 'block' : db >= SUITS && !careful ? 'fit' : 'caution'
   return { db, chance: chanceOf(db), verdict, reasons: inOrder(weighed, verdict) }
 }

@@ -25,4 +25,6 @@ export interface Reason {
   school?: string
   /** outranked by own evidence */
   lifted?: boolean
+  /** a need of the joint is missed by it */
+  missed?: boolean
 }

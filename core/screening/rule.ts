@@ -13,6 +13,8 @@ export interface Finding {
   db?: number
   /** rests on a value that nobody said: it counts, but blocks nothing */
   assumed?: boolean
+  /** a need of the joint is missed by it: a glue of which that is said does not suit, whatever else speaks for it */
+  missed?: boolean
   /** where the finding rests on something else than the rule of the trade: the label of the product */
   grade?: AdviceGrade
 }

@@ -63,7 +63,12 @@ const lineOf = (one: Candidate) => ({
   bothWays: (school: School) => bothWays(one, school),
 })
 const open = computed(() => props.view.progress.openWords)
-const suited = computed(() => candidates.value.some(({ screening }) => screening.verdict === 'fit'))
+/** Alone, or with the helper that the short answer takes. */
+const suited = computed(
+  () =>
+    candidates.value.some(({ screening }) => screening.verdict === 'fit') ||
+    answer.value.three.some(({ screening }) => screening.verdict === 'fit'),
+)
 const atFirst = computed(() => {
   if (wanted.value) return { fit: Infinity, careful: Infinity }
   const lines = LINES - (props.view.procedures.length ? 1 : 0)

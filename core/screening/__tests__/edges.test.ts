@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { familyOf } from '../../knowledge/families'
+import { families, familyOf } from '../../knowledge/families'
 import { materialClassOf, materialClasses } from '../../knowledge/materials'
 import { stiffnessOf } from '../../knowledge/practice'
 import { typicalPairStrength } from '../../knowledge/strengths'
@@ -9,6 +9,8 @@ import { situationOf, type Around } from '../../situation/situation'
 import { partFirst } from '../rules/partFirst'
 import { supplenessOf } from '../rules/suppleness'
 import { screen } from '../screen'
+import { seededRandom } from '../../planning/random'
+import { pick, randomBrief } from './randomBrief'
 import { usableDab } from '../rules/help'
 import { harmOfUndoing, undoing, undoWords } from '../undoing'
 
@@ -166,5 +168,27 @@ describe('dabs of a fast glue', () => {
     expect(reason(dabs('wood', 'metal', { gapMm: 2 }, 'ca-gel'), 'tack-and-cure-pair')?.text).toMatch(
       /^The dabs do not serve here: cyanoacrylate, gel: The gap is 2 mm/,
     )
+  })
+})
+
+describe('a weak joint that holds less than the joint meets', () => {
+  it('does not suit, whatever else speaks for it; of light handling nobody said it is told how to lift it', () => {
+    const strap = (weightKg: number | null) =>
+      screen(on('leather', 'webbing', 'contact-solvent', { loads: ['peel'], widthMm: 25, weightKg, motion: 'danced' }))
+    const heavy = strap(8)
+    const weak = heavy.reasons.find(({ rule }) => rule === 'strength')!
+    expect(weak.text).toMatch(/it may let go/)
+    expect(weak.missed).toBe(true)
+    expect(heavy.verdict).not.toBe('fit')
+    const random = seededRandom(14)
+    let missed = 0
+    for (let i = 0; i < 4000; i++) {
+      const [a, b, family] = [pick(random, materialClasses), pick(random, materialClasses), pick(random, families)]
+      const { verdict, reasons } = screen(situationOf(randomBrief(random), a, b, family))
+      if (!reasons.some(({ text }) => /it may let go/.test(text))) continue
+      missed++
+      expect(verdict, `${family.id} on ${a.id} and ${b.id}`).not.toBe('fit')
+    }
+    expect(missed).toBeGreaterThan(50)
   })
 })

@@ -5,7 +5,7 @@ import { faceClassOf, gripOf } from '../../knowledge/grip'
 import { figureOf } from '../../quantities/figure'
 import type { Face, Situation } from '../../situation/situation'
 import { called, has, is, loaded } from '../../situation/about'
-import { likelyParts, likelyPeel, likelyPull } from '../likely'
+import { likelyParts, likelyPeel, likelyPull, type Likely } from '../likely'
 import { BY_PULL, push, type Rule, rule } from '../rule'
 import { isCa, isPaper, isPlainHotmelt, isTextile, styreneFoam } from './kinds'
 import { graded } from './scale'
@@ -116,9 +116,11 @@ const margins = [0.5, 1, 2, 4]
 const byMargin = (margin: number) => graded(margin, margins, [-20, -10, -6, -3, 0])
 
 /** What a joint falls short of: its load, or the margin over it that the last of margins asks for; rounded down. */
-const short = ({ holds, needs }: { holds: number; needs: number }) =>
+const short = ({ holds, needs, under }: Pick<Likely, 'holds' | 'needs' | 'under'>) =>
   holds < needs
-    ? 'it may let go'
+    ? under === 'light'
+      ? 'lift it by the parts, not by the joint'
+      : 'it may let go'
     : `it should hold ${margins.at(-1)} times that, not ${(Math.floor((10 * holds) / needs) / 10).toFixed(1)} times`
 
 const MEND = 'Widen it or add a fixing.'
@@ -135,23 +137,26 @@ const strength = rule(
     if (peeled && inPeel < 0) {
       const [holds, needs] = measuredAlike([peeled.holds, peeled.needs], 'N/mm')
       const { long, meets } = likelyParts(peeled)
-      return push(
+      const found = push(
         inPeel,
         `A weak joint holds about ${holds}${long} in peel${peeled.partFirst ? ', then the part tears' : ''}, and ` +
           `${meets} ${needs}: ${short(peeled)}.${peeled.under === 'light' ? '' : ` ${MEND}`}`,
         s.geometry === null,
       )
+      // What light handling asks is assumed: short of it is no missed need.
+      return peeled.under !== 'light' && peeled.holds < peeled.needs ? { ...found, missed: true } : found
     }
     const pulled = likelyPull(s)
     const db = pulled ? byMargin(pulled.holds / pulled.needs) : 0
     if (!pulled || db === 0) return null
     const [holds, needs] = forcesAlike([pulled.holds, pulled.needs], s.forceUnit)
     const { long, meets } = likelyParts(pulled)
-    return push(
+    const found = push(
       db,
       `A weak joint of ${figureOf(s.areaCm2!)} cm² holds about ${holds}${long} here, and ${meets} ${needs}: ` +
         `${short(pulled)}. ${MEND}`,
     )
+    return pulled.holds < pulled.needs ? { ...found, missed: true } : found
   },
   BY_PULL,
 )
