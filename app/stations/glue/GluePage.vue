@@ -145,7 +145,7 @@ useKey('step', () => void done())
           @done="done"
           @block="doBlock(bench, tasks, task, stampNow())"
         />
-        <AllGlued v-else :view="view" :all-cured="allCured" :now="now" />
+        <AllGlued v-else :view="view" :now="now" />
         <BuildJoints v-if="view.decision" :view="view" :setting="setting" />
 
         <section v-if="view.coupons.some((coupon) => coupon.stamps.length)" aria-labelledby="clock">

@@ -107,7 +107,7 @@ describe('what the reason of strength says', () => {
         on('glue-stick', { loads: ['peel'], geometry: 'lap', widthMm: 25, ...patch }, {}, 'card', 'fabric-cotton'),
       ).reasons.find(({ rule }) => rule === 'strength')
     const light = strap({})!
-    expect(light.text).toMatch(/in peel, and lightly handled it meets .*: it may let go\.$/)
+    expect(light.text).toMatch(/in peel, and lightly handled it meets .*: lift it by the parts, not by the joint\.$/)
     // 20 kg danced are 23.5 N/mm, far more than twice what a glue stick holds.
     const heavy = strap({ weightKg: 20, motion: 'danced' })!
     expect(heavy.text).toMatch(/in peel, and it meets .*: it may let go\. Widen it or add a fixing\.$/)
