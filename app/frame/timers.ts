@@ -1,4 +1,4 @@
-import { computed, type ComputedRef, type Ref } from 'vue'
+import { computed, shallowRef, type ComputedRef, type Ref } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
 import { burning, type FirePiece } from '../../core/care/fire'
 import { doneOnce, heldByFire, taskOf } from '../../core/planning/gluing'
@@ -6,7 +6,6 @@ import { stepWords } from '../../core/planning/stepWords'
 import type { Round } from '../../core/records/round'
 import type { Coupon } from '../../core/records/coupon'
 import { now, useNow } from '../bench/clock'
-import { firePieces } from '../bench/fire'
 import { useBench } from '../bench/store'
 
 export interface Timer {
@@ -25,8 +24,17 @@ export interface Timer {
 const DAY = 24 * 3_600_000
 
 /** All pieces begun and waiting for their next step, soonest first: as the records stand, whatever the time is. */
+/** Judges what is hot or may burn: with all rules behind it, and so fetched after the first page. */
+const fire = shallowRef<typeof import('../bench/fire') | null>(null)
+const fetchFire = () =>
+  void import('../bench/fire').then(
+    (found) => (fire.value = found),
+    // Without it clocks are called out as they stand; Glue itself says what must wait.
+    () => {},
+  )
+
 function waitingSteps(bench: ReturnType<typeof useBench>): Timer[] {
-  const pieces = firePieces(bench, now())
+  const pieces = fire.value?.firePieces(bench, now()) ?? []
   return bench
     .all('round')
     .flatMap((round) => waitingOf(bench, round, pieces))
@@ -63,7 +71,10 @@ function waitingOf(bench: ReturnType<typeof useBench>, { id, joint }: Round, pie
 const has = (stamps: Coupon['stamps'], step: string) => stamps.some((stamp) => stamp.step === step)
 
 /** All pieces that wait, as the records stand. */
-export const useWaiting = (bench: ReturnType<typeof useBench>) => computed(() => waitingSteps(bench))
+export function useWaiting(bench: ReturnType<typeof useBench>) {
+  if (!fire.value) fetchFire()
+  return computed(() => waitingSteps(bench))
+}
 
 /** All clocks that run on this bench, soonest first; what waited for longer than a day was given up. */
 export function useTimers(): { timers: ComputedRef<Timer[]>; now: Readonly<Ref<number>> } {

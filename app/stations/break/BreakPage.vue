@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '../../../core/quantities/inSentence'
 import { computed, toRef } from 'vue'
 import { directionRows } from '../../../core/knowledge/directions'
 import { PULLING_CAUTION } from '../../../core/knowledge/hazards'
@@ -70,7 +71,7 @@ useKey('log', () => void log())
 
 <template>
   <div class="break">
-    <h1 class="visually-hidden">Break {{ view.joint.name.toLowerCase() }}</h1>
+    <h1 class="visually-hidden">Break {{ inSentence(view.joint.name) }}</h1>
     <div v-if="!view.coupons.length" class="card none">
       <p><b>There is nothing to pull yet.</b> Plan the test, glue the coupons, let them cure.</p>
       <v-btn class="go" :to="{ name: 'plan', params: { joint: view.joint.id } }">Plan coupons</v-btn>

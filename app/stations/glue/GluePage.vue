@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '../../../core/quantities/inSentence'
 import { computed, watch } from 'vue'
 import { holdWords } from '../../../core/care/fire'
 import { glueCautions, stepCautions } from '../../../core/care/steps'
@@ -123,7 +124,7 @@ useKey('step', () => void done())
 
 <template>
   <div class="glue">
-    <h1 class="visually-hidden">Glue {{ view.joint.name.toLowerCase() }}</h1>
+    <h1 class="visually-hidden">Glue {{ inSentence(view.joint.name) }}</h1>
     <div v-if="!view.coupons.length" class="card none">
       <p>
         <b>No coupons are planned yet.</b> Plan the test first: it fixes what is glued, how many, and in which order.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '../../../core/quantities/inSentence'
 import { computed, ref, watch } from 'vue'
 import { refusalFor } from '../../../core/care/refusal'
 import { families } from '../../../core/knowledge/families'
@@ -97,7 +98,7 @@ function toggle(key: string) {
 <template>
   <div class="shortlist">
     <header>
-      <h1>Glues for {{ view.joint.name.toLowerCase() }}</h1>
+      <h1>Glues for {{ inSentence(view.joint.name) }}</h1>
       <p class="mute">
         {{ families.length }} families judged by the rules of the trade<template v-if="house"
           >, {{ plural(house, 'glue') }} also by

@@ -1,5 +1,6 @@
 import { bringsHeat, mayBurn } from '../../care/heat'
 import { dabLayout } from '../../coupons/dabs'
+import { inSentence } from '../../quantities/inSentence'
 import { familyOf, type Family } from '../../knowledge/families'
 import type { Situation } from '../../situation/situation'
 import { usableDab } from '../../screening/rules/help'
@@ -114,7 +115,7 @@ function dabs(s: Situation): Demand[] {
   const count = widthMm !== null && lengthMm !== null ? dabLayout(widthMm, lengthMm).dabs.length : null
   const where = count === null ? 'in the corners' : `in ${count} places, the corners first`
   return [
-    { at: 'apply', text: `Leave room for dabs of ${family.name.toLowerCase()} ${where}; set them last` },
+    { at: 'apply', text: `Leave room for dabs of ${inSentence(family.name)} ${where}; set them last` },
     { at: 'dab', text: 'Press the dabs down flat and hold still until they grip', minS: family.holdS },
   ]
 }

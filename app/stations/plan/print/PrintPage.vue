@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '../../../../core/quantities/inSentence'
 import { computed, ref, watch } from 'vue'
 import { useJoint } from '../../../bench/jointView'
 import { plural } from '../../../look/figures'
@@ -31,7 +32,7 @@ const printIt = () => window.print()
 <template>
   <main id="work" class="print-page" tabindex="-1">
     <header class="no-print">
-      <h1>For the bench{{ view ? `, ${view.joint.name.toLowerCase()}` : '' }}</h1>
+      <h1>For the bench{{ view ? `, ${inSentence(view.joint.name)}` : '' }}</h1>
       <div class="acts">
         <OneOf v-model="shown" label="What to print" :options="options" />
         <span class="gap" />
