@@ -152,3 +152,58 @@ describe('a moment that went wrong', () => {
     mounted.wrapper.unmount()
   })
 })
+
+describe('heat beside a film that may burn', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: NOW, toFake: ['Date'] }))
+  const MINUTE = 60_000
+  const gunSteps = [
+    { id: 's1', kind: 'ready', text: 'Switch the glue gun on', minS: 300, maxS: null, once: true },
+    { id: 's2', kind: 'apply', text: 'Lay one hot bead', minS: 0, maxS: 60 },
+    { id: 's3', kind: 'close', text: 'Close at once on the marks', minS: 0, maxS: null },
+    { id: 's4', kind: 'cure', text: 'Leave alone', minS: 3600, maxS: null },
+  ] as const
+  /** Of H3 only one piece is left, of hot melt; a piece of another joint had its solvent contact laid so long ago. */
+  const gunAfter = (minutes: number) => (tables: Tables) => {
+    const h3 = tables.round.find(({ joint }) => joint === 'h3')!
+    const gun = tables.procedure.find(({ joint, letter }) => joint === 'h3' && letter === 'C')!
+    Object.assign(gun, { family: 'hotmelt-low', adhesive: null, helpers: [], steps: gunSteps })
+    const contact = tables.procedure.find(({ joint, letter }) => joint === 'h3' && letter === 'B')!
+    let first = true
+    for (const one of tables.coupon) {
+      const film = tables.procedure.find(({ id }) => id === one.procedure)!
+      if (one.round === h3.id) {
+        one.stamps = []
+        one.leftOut = one.procedure === gun.id ? null : 'not glued'
+      } else if (first) {
+        first = false
+        Object.assign(film, { family: 'contact-solvent', adhesive: null, helpers: [], steps: contact.steps })
+        const laid = film.steps.findLastIndex(({ kind }) => kind === 'apply' || kind === 'coat')
+        one.stamps = film.steps.slice(0, laid + 1).map(({ id }) => ({ step: id, at: NOW - minutes * MINUTE }))
+      } else one.stamps = one.stamps.map((stamp) => ({ ...stamp, at: Math.min(stamp.at, NOW - 48 * HOUR) }))
+    }
+    tables.reading = []
+    tables.cureCheck = []
+    tables.decision = []
+  }
+  it('waits, across joints, says until when, and is on offer to no button and no key', async () => {
+    const mounted = await glueOf(gunAfter(2))
+    const task = mounted.wrapper.find('.task')
+    expect(task.text()).toMatch(/Switch the glue gun on/)
+    expect(task.text()).toMatch(/Nothing hot yet: vapour of H\d-\w+ may catch fire/)
+    expect(task.find('[role=timer]').text()).toMatch(/^\d+:\d\d/)
+    expect(task.text()).toMatch(/at least, until the air is clear/)
+    expect(task.find('.v-btn.go').exists()).toBe(false)
+    const before = mounted.bench.all('coupon')
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true }))
+    await flushPromises()
+    expect(mounted.bench.all('coupon')).toEqual(before)
+    mounted.wrapper.unmount()
+  })
+  it('is on offer again once the film is dry and the air has cleared', async () => {
+    const mounted = await glueOf(gunAfter(20 * 60))
+    const task = mounted.wrapper.find('.task')
+    expect(task.text()).not.toMatch(/Nothing hot yet/)
+    expect(task.find('.v-btn.go').text()).toMatch(/All is ready/)
+    mounted.wrapper.unmount()
+  })
+})
