@@ -44,7 +44,7 @@ const placeWords = {
 /** Where it let go, the largest share first. */
 export function placeOf(reading: Reading, test?: TestId): string {
   const { outcome, raw } = reading
-  if (raw.way === 'grades' && outcome.end === 'held' && test) return gradeWords(test, raw.grades)
+  if (raw.way === 'grades' && outcome.end === 'held') return test ? gradeWords(test, raw.grades) : 'looked at'
   if (raw.way === 'losses' && outcome.end === 'held') return `${raw.before - raw.after} of ${raw.before} lost`
   if (outcome.end === 'held') return 'did not break'
   if (outcome.end === 'handling') return 'lost in handling'

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { openBrief } from '../records/openBrief'
+import type { ArmRead } from '../records/round'
 import { limitInShort, limitMeans, limitWords } from './limitMeans'
 
 const brief = { ...openBrief(), widthMm: 20, lengthMm: 30 }
@@ -25,6 +26,14 @@ describe('what a pass limit means', () => {
   it('is said in short with its unit and the force on the coupon', () => {
     expect(limitInShort(0.00919, lap)).toBe('9.19 kPa, 0.55 N on this coupon')
     expect(limitInShort(20, { test: 'flex', size: {} })).toBe('20.0 cycles')
+  })
+  it('is said as its way of reading shows it: less on a lever, as weight where weights or water hang', () => {
+    const by = (read: ArmRead) => limitWords(0.5, { ...lap, read }, openBrief())
+    expect(by({ way: 'lever', ratio: 2 })).toBe(
+      'On its lever of 2 to 1 the scale says 15.0 N (1.53 kgf), 30.0 N (3.06 kgf) on this coupon.',
+    )
+    expect(by({ way: 'mass' })).toBe('On this coupon that is 3.06 kg hung, hook and tray counted.')
+    expect(by({ way: 'water' })).toBe('On this coupon that is 3.06 kg of bucket and water together.')
   })
   it('is said in newton and kilogram-force', () =>
     expect(limitWords(0.5, lap, brief)).toBe(

@@ -37,8 +37,9 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
   const kg = (text: string) => (text.trim() ? parseQuantity(text, 'mass', 'kg', 'tare').inside : 0)
   switch (form.way) {
     case 'grades': {
-      const { what } = gradingOf(test)!
-      const open = what.find(({ id }) => form.grades[id] === undefined)
+      const { what, some = false } = gradingOf(test)!
+      const done = what.some(({ id }) => form.grades[id] !== undefined)
+      const open = some && done ? undefined : what.find(({ id }) => form.grades[id] === undefined)
       if (open)
         throw new CodedError('missing', open.id, {
           field: `The grade for “${open.word}”`,

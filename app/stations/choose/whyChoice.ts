@@ -18,7 +18,7 @@ const readingsOf = (candidate: Candidate, test: TestId): Explanation['readings']
   candidate.pulls.map(({ coupon, reading }) => ({
     label: coupon.label,
     value: valueWords(readReading(reading, test).datum),
-    note: `${placeOf(reading)}${reading.early ? ', pulled early' : ''}`,
+    note: `${placeOf(reading, test)}${reading.early ? ', pulled early' : ''}`,
     tone: toneOf(reading),
   }))
 

@@ -55,6 +55,7 @@ export const work: TestKind<never> = {
         item('wash', 'wash'),
       ],
       steps: ['bad', 'so-so', 'good'],
+      some: true,
       looks: [],
     },
   },

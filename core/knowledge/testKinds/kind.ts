@@ -38,6 +38,8 @@ export interface Grading {
   steps: [bad: string, fair: string, good: string]
   /** when to look, h after the glue went on or the work was done; empty where it does not matter */
   looks: { hours: number; word: string }[]
+  /** only what was tried on the piece is graded: one of them is enough */
+  some?: true
 }
 
 /** Counted instead of weighed. */
