@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { materialClassOf } from '../knowledge/materials'
+import { formulaOf } from '../knowledge/testKinds'
+import { materialClassOf, materialClasses } from '../knowledge/materials'
 import type { LoadMode } from '../knowledge/vocabulary'
 import type { Brief } from '../records/joint'
 import { openBrief } from '../records/openBrief'
-import { testsOf } from './testsOf'
+import { canBend, testsOf } from './testsOf'
 
 const side = (id: string | null) => (id === null ? null : materialClassOf(id))
 const of = (loads: LoadMode[] | null, a: string | null, b: string | null, geometry: Brief['geometry'] = 'lap') =>
@@ -38,6 +39,33 @@ describe('the tests of a joint', () => {
       expect(tests).not.toContain('page-pull')
       expect(tests).not.toContain('lay-flat')
     }
+  })
+
+  it('never bends what cannot bend: glass and stone are snapped, or what is soft is peeled off them', () => {
+    expect(of(['flex'], 'glass', 'ceramic-stone')).toEqual(['snap-rect'])
+    expect(of(['flex'], 'ceramic-stone', 'fabric-cotton')).toEqual(['peel-90'])
+    expect(of(['flex'], 'glass', 'glass', 'rod')).toEqual(['snap-round'])
+    for (const a of ['glass', 'ceramic-stone', 'metal'])
+      for (const b of materialClasses)
+        for (const tests of [of(['flex'], a, b.id), of(['flex', 'shear'], b.id, a)])
+          expect(
+            tests.filter((test) => test === 'bend' || test === 'flex'),
+            `${a} ${b.id}`,
+          ).toEqual([])
+    expect(['wood', 'sheet-acrylic', 'card', 'leather'].map((id) => canBend(side(id)))).toEqual([
+      true,
+      true,
+      true,
+      true,
+    ])
+  })
+
+  it('a strength as well where it only flexes', () => {
+    const [first, second, ...more] = of(['flex'], 'leather', 'webbing')
+    expect(formulaOf(first!)).toBeNull()
+    expect([second, more]).toEqual(['t-peel', []])
+    expect(of(['flex'], 'wood', 'card').at(-1)).toBe('lap-shear')
+    expect(of(['flex', 'shear'], 'leather', 'webbing').filter((test) => formulaOf(test))).toEqual(['lap-shear'])
   })
 
   it('one at least where nothing was said', () => {
