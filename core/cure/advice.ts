@@ -63,7 +63,10 @@ function fromTheRim(cure: Cure): string[] {
 function slowRoom(cure: Cure): string {
   const { family, faces, gapMm } = cure.question
   const room = cure.question.room ?? STANDARD_ROOM
-  const times = `In this room all takes ${about(cure.factor)} times as long as at 20 °C and 50 %.`
+  // Of a room that nobody said nothing is told: then foam or a thick bead holds the heat.
+  const times = cure.question.room
+    ? `In this room all takes ${about(cure.factor)} times as long as at 20 °C and 50 %.`
+    : `Foam and a thick bead hold the heat: it takes ${about(cure.factor)} times as long as a thin one on a stiff part.`
   if (family.mechanism === 'melt') return `${times} Lay a thinner bead.`
   if (room.tempC >= WARM_BOX_C) return `${times} ${drier(room, family.mechanism === 'moisture')}`
   const foam = faces.some(({ material }) => material?.group === 'foam')

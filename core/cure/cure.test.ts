@@ -125,6 +125,14 @@ describe('where it does not cure', () => {
 })
 
 describe('what helps', () => {
+  it('tells nothing of a room that nobody said', () => {
+    const open = cureAdvice(ask('hotmelt-low', 'foam-eva', 'foam-eva', { room: null })).join(' ')
+    expect(open).toMatch(/^Foam and a thick bead hold the heat: it takes 1\.5 times as long/)
+    expect(open).not.toMatch(/room/)
+    expect(cureAdvice(ask('hotmelt-low', 'foam-eva', 'foam-eva', { room: room(28, 50) })).join(' ')).toMatch(
+      /In this room/,
+    )
+  })
   it('says how much of it is done in the time given, and how wide a bead may be', () => {
     const given = (days: number) => ask('pva-white', 'foam-eva', 'foam-eva', { halfWidthMm: 50, givenS: days * 86_400 })
     // 5 mm/√day: in 4 days 10 mm from each rim.
