@@ -2,6 +2,7 @@ import { formulaOf, testKinds, type TestId } from '../knowledge/testKinds'
 import type { Arm } from '../records/round'
 import type { Procedure, Step, StepKind } from '../records/procedure'
 import { armWords } from './arms'
+import { bendsWhatBreaks } from './bendFaults'
 import { bestTrusted } from './control'
 import { asAnEdge, asDeepAsTheJoint, readable } from './couponFaults'
 import { cureOfTheRoom, demandLeftOut, ruledOut } from './cureFaults'
@@ -202,6 +203,7 @@ const checks: Check[] = [
   readable,
   asDeepAsTheJoint,
   asAnEdge,
+  bendsWhatBreaks,
   ruledOut,
   cureOfTheRoom,
   demandLeftOut,
@@ -220,6 +222,7 @@ export const faultIds = [
   'reads-not-so-low',
   'not-as-deep',
   'not-as-an-edge',
+  'cannot-bend',
   'ruled-out',
   'another-cure',
   'demand-left-out',

@@ -293,6 +293,12 @@ describe('fairness', () => {
       { ...fair, arms: [arm('a1', { test: 'snap-rect', size: {} })] },
       { brief: { ...brief, geometry: 'butt-edge' } },
     ],
+    [
+      'cannot-bend',
+      { ...fair, arms: [{ ...arm('a1'), test: 'bend' as const, size: { thicknessMm: 4 }, passLimit: 10 }] },
+      fair,
+      { a: 'glass', b: 'wood' },
+    ],
   ]
   const ids = (draft: PlanDraft, more: Partial<FairnessSetting> = {}) =>
     fairness(draft, { ...setting, ...more }).map(({ id }) => id)
