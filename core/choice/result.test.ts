@@ -55,6 +55,7 @@ const summary = (procedure: string, median: number, patch: Partial<ProcedureSumm
   n: 4,
   exact: 4,
   censored: 0,
+  atMost: 0,
   typical: { median, low90: median / 2, high90: median * 2 },
   weakJoint: { median: median / 2, low95: median / 4 },
   pBest: 0.5,

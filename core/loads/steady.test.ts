@@ -4,7 +4,7 @@ import { hangsStill, steadyShare, steadyWords } from './steady'
 
 describe('a load that stays', () => {
   it('leaves a tenth of what creeps and a third of the rest for good, more for a day', () => {
-    const [melt, tape, epoxy] = ['hotmelt-low', 'tape-double', 'epoxy-slow'].map(familyOf)
+    const [melt, tape, epoxy] = ['hotmelt-low', 'tape-double', 'epoxy-slow'].map((id) => familyOf(id))
     for (const soft of [melt!, tape!]) expect(steadyShare(soft, 'years')).toBeCloseTo(0.1, 12)
     expect(steadyShare(epoxy!, 'years')).toBeCloseTo(1 / 3, 12)
     const lives = ['temporary', 'mend', 'show', 'years'] as const
