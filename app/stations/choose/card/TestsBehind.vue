@@ -20,7 +20,8 @@ const tests = computed(() =>
         const reading = ownReadings(bench.of('reading', coupon.id)).at(-1)
         if (!reading) return []
         const aside = reading.setAside === null ? '' : ', set aside'
-        return [`${coupon.label} ${valueWords(readReading(reading, arm.test).datum)}, ${placeOf(reading, arm.test)}${aside}`]
+        const read = valueWords(readReading(reading, arm.test).datum)
+        return [`${coupon.label} ${read}, ${placeOf(reading, arm.test)}${aside}`]
       })
     const { unit } = testKinds[arm.test]
     return lines.length ? [{ id: arm.id, name: `${armWords(arm)}${unit ? `, ${unit}` : ''}`, lines }] : []
