@@ -85,6 +85,11 @@ async function done() {
     if (kept) Object.assign(stepNotes, { before: '', after: '' })
   })
 }
+/** The same step at all pieces of the block; what comes next is theirs. */
+function block() {
+  touched()
+  return doBlock(bench, tasks.value, task.value!, stampNow())
+}
 /** what cures or waits for its pull: of what is pulled nobody asks how it is */
 const curing = computed(() => {
   const pulled = new Set(props.view.readings.map(({ coupon }) => coupon))
@@ -144,7 +149,7 @@ useKey('step', () => void done())
           :mix-words="mixWords"
           :mix="mix"
           @done="done"
-          @block="doBlock(bench, tasks, task, stampNow())"
+          @block="block"
         />
         <AllGlued v-else :view="view" :now="now" />
         <BuildJoints v-if="view.decision" :view="view" :setting="setting" />
