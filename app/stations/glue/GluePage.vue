@@ -85,11 +85,6 @@ async function done() {
     if (kept) Object.assign(stepNotes, { before: '', after: '' })
   })
 }
-/** The same step at all pieces of the block; what comes next is theirs. */
-function block() {
-  touched()
-  return doBlock(bench, tasks.value, task.value!, stampNow())
-}
 /** what cures or waits for its pull: of what is pulled nobody asks how it is */
 const curing = computed(() => {
   const pulled = new Set(props.view.readings.map(({ coupon }) => coupon))
@@ -136,7 +131,8 @@ useKey('step', () => void done())
       </p>
       <v-btn class="go" :to="{ name: 'plan', params: { joint: view.joint.id } }">Plan coupons</v-btn>
     </div>
-    <div v-else class="two">
+    <!-- Whatever is touched, typed or tabbed to here stays: no timetable puts another piece in its place. -->
+    <div v-else class="two" @pointerdown="touched" @focusin="touched">
       <div class="left">
         <TaskCard
           v-if="task"
@@ -149,7 +145,7 @@ useKey('step', () => void done())
           :mix-words="mixWords"
           :mix="mix"
           @done="done"
-          @block="block"
+          @block="doBlock(bench, tasks, task, stampNow())"
         />
         <AllGlued v-else :view="view" :now="now" />
         <BuildJoints v-if="view.decision" :view="view" :setting="setting" />

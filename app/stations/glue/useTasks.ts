@@ -13,7 +13,8 @@ export const keyOf = ({ coupon, step }: GlueTask): string => `${coupon.id} ${ste
 
 /**
  * The steps to do on Glue and which of them is shown. What is shown stays until it is done: a task that becomes due
- * must not slip under the finger. The timetable's order is taken once it is found, at the start of the work too.
+ * must not slip under the finger. The timetable’s order is taken once it is found; what is shown follows it only for as
+ * long as nothing on the page was touched.
  */
 export function useTasks(view: () => JointView, now: Readonly<Ref<number>>) {
   const bench = useBench()
@@ -32,7 +33,7 @@ export function useTasks(view: () => JointView, now: Readonly<Ref<number>>) {
     () => tasks.value.find((one) => keyOf(one) === held.value && one.readyAt <= now.value) ?? tasks.value[0] ?? null,
   )
   watch(task, (one) => (held.value = one && keyOf(one)), { immediate: true })
-  /** nothing was done or chosen here since the page was opened */
+  /** nothing was done, chosen or looked at closely here since the page was opened */
   let untouched = true
   return {
     tasks,
