@@ -1,6 +1,5 @@
 import type { FireGlue } from '../../core/care/fire'
-import { laidHot } from '../../core/care/heat'
-import { familyOf } from '../../core/knowledge/families'
+import { gluedHot } from '../../core/care/heat'
 import { careFor, type Care } from '../../core/care/care'
 import { secondOf } from '../../core/planning/draft/procedure'
 import { usableDab } from '../../core/screening/rules/help'
@@ -32,9 +31,7 @@ export const careOf = (bench: BenchStore, view: JointView, procedure: Procedure)
 
 /** What decides whether heat may meet the wet film of a procedure, of its own or of another piece. */
 export function fireGlueOf(bench: BenchStore, view: JointView, procedure: Procedure): FireGlue {
-  const family = familyTimes(bench, procedure)
-  const dab = dabOf(bench, view, procedure)
-  const s = situation(bench, view, procedure, dab)
-  const hot = [family, dab && familyOf(dab), s.second?.family].some((one) => one && laidHot(one))
-  return { waitMinS: family.waitMinS, hazards: careFor(s).hazards.map(({ id }) => id), hot }
+  const { waitMinS } = familyTimes(bench, procedure)
+  const s = situationOfProcedure(bench, view, procedure)
+  return { waitMinS, hazards: careFor(s).hazards.map(({ id }) => id), hot: gluedHot(s) }
 }

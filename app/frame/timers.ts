@@ -1,7 +1,7 @@
-import { computed, shallowRef, type ComputedRef, type Ref } from 'vue'
+import { computed, shallowRef, watch, type ComputedRef, type Ref } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
-import { burning, type FirePiece } from '../../core/care/fire'
-import { doneOnce, heldByFire, taskOf } from '../../core/planning/gluing'
+import { doneOnce, heldByFire, taskOf, type FireWatch } from '../../core/planning/gluing'
+import { DAY_MS } from '../../core/quantities/days'
 import { stepWords } from '../../core/planning/stepWords'
 import type { Round } from '../../core/records/round'
 import type { Coupon } from '../../core/records/coupon'
@@ -21,27 +21,25 @@ export interface Timer {
   to: RouteLocationRaw
 }
 
-const DAY = 24 * 3_600_000
-
-/** All pieces begun and waiting for their next step, soonest first: as the records stand, whatever the time is. */
 /** Judges what is hot or may burn: with all rules behind it, and so fetched after the first page. */
-const fire = shallowRef<typeof import('../bench/fire') | null>(null)
+const watchFire = shallowRef<(typeof import('../bench/fire'))['fireWatch'] | null>(null)
 const fetchFire = () =>
   void import('../bench/fire').then(
-    (found) => (fire.value = found),
+    ({ fireWatch }) => (watchFire.value = fireWatch),
     // Without it clocks are called out as they stand; Glue itself says what must wait.
     () => {},
   )
 
+/** All pieces begun and waiting for their next step, soonest first: as the records stand, whatever the time is. */
 function waitingSteps(bench: ReturnType<typeof useBench>): Timer[] {
-  const pieces = fire.value?.firePieces(bench, now()) ?? []
+  const fire = watchFire.value?.(bench, now()) ?? { glues: {}, all: [] }
   return bench
     .all('round')
-    .flatMap((round) => waitingOf(bench, round, pieces))
+    .flatMap((round) => waitingOf(bench, round, fire))
     .sort((x, y) => x.at - y.at)
 }
 
-function waitingOf(bench: ReturnType<typeof useBench>, { id, joint }: Round, pieces: readonly FirePiece[]): Timer[] {
+function waitingOf(bench: ReturnType<typeof useBench>, { id, joint }: Round, fire: FireWatch): Timer[] {
   const { coupons } = bench.pulled(id)
   return [...new Set(coupons.map(({ procedure }) => procedure))].flatMap((each) => {
     const procedure = bench.get('procedure', each)
@@ -55,9 +53,7 @@ function waitingOf(bench: ReturnType<typeof useBench>, { id, joint }: Round, pie
     const once = doneOnce(procedure, coupons, 0)
     return begun.flatMap((coupon): Timer[] => {
       const own = taskOf(coupon, procedure, once)
-      const glue = pieces.find((one) => one.coupon.id === coupon.id)?.glue
-      const fire = glue && { glues: { [procedure.id]: glue }, all: burning(pieces, now()) }
-      const task = own && fire ? heldByFire(own, fire, now()) : own
+      const task = own && heldByFire(own, fire, now())
       // Nobody knows yet when that is over: it is called out once it is known.
       if (task?.hold?.open) return []
       if (!task || task.readyAt === 0 || task.since === null) return []
@@ -72,8 +68,10 @@ const has = (stamps: Coupon['stamps'], step: string) => stamps.some((stamp) => s
 
 /** All pieces that wait, as the records stand. */
 export function useWaiting(bench: ReturnType<typeof useBench>) {
-  if (!fire.value) fetchFire()
-  return computed(() => waitingSteps(bench))
+  const waiting = computed(() => waitingSteps(bench))
+  // Where no piece waits, nothing is fetched.
+  watch(waiting, ({ length }) => length && !watchFire.value && fetchFire(), { immediate: true })
+  return waiting
 }
 
 /** All clocks that run on this bench, soonest first; what waited for longer than a day was given up. */
@@ -81,6 +79,6 @@ export function useTimers(): { timers: ComputedRef<Timer[]>; now: Readonly<Ref<n
   const bench = useBench()
   const current = useNow()
   const waiting = useWaiting(bench)
-  const timers = computed(() => waiting.value.filter(({ at }) => current.value - at <= DAY))
+  const timers = computed(() => waiting.value.filter(({ at }) => current.value - at <= DAY_MS))
   return { timers, now: current }
 }

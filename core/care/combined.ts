@@ -1,6 +1,5 @@
 import type { Situation } from '../situation/situation'
-import { familyOf } from '../knowledge/families'
-import { laidHot } from './heat'
+import { gluedHot } from './heat'
 import { called, is, someFace } from '../situation/about'
 
 interface Combination {
@@ -31,8 +30,7 @@ export const combinations: Combination[] = [
   {
     id: 'hot-in-the-room',
     says: (s, codes) => {
-      const hot = [s.family, s.second?.family, s.dab && familyOf(s.dab)].some((one) => one && laidHot(one))
-      return hot && !has(codes, 'flammable', 'pressure-can')
+      return gluedHot(s) && !has(codes, 'flammable', 'pressure-can')
         ? 'Hot glue or tool: nothing flammable open in the room, of another joint either (contact glue, primer, ' +
             'spray, cleaner, cans); glue those first, let the film dry and the air clear.'
         : null

@@ -1,5 +1,6 @@
 import type { Procedure, Step, StepKind } from '../records/procedure'
 import type { Coupon } from '../records/coupon'
+import { DAY_MS } from '../quantities/days'
 import { bringsHeat, mayBurn, type WetGlue } from './heat'
 
 /** What decides whether a procedure brings fire into the room, or something that fire may light. */
@@ -73,7 +74,6 @@ export interface Burning {
 
 /** A tool that was switched on and not used for so long is off, ms. */
 const FORGOTTEN_MS = 4 * 3_600_000
-const A_DAY_MS = 24 * 3_600_000
 
 /** All that is hot, and all whose vapour may burn, at a time: as the records of the bench stand. */
 export const burning = (pieces: readonly FirePiece[], now: number): Burning[] =>
@@ -86,7 +86,7 @@ export const burning = (pieces: readonly FirePiece[], now: number): Burning[] =>
       if (!times.length) return []
       const last = Math.max(...times)
       const end = at(to)
-      if (end === null && now - last > (kind === 'heat' ? FORGOTTEN_MS : A_DAY_MS)) return []
+      if (end === null && now - last > (kind === 'heat' ? FORGOTTEN_MS : DAY_MS)) return []
       const until = end === null ? null : last + afterS * 1000
       return until !== null && until <= now ? [] : [{ kind, coupon: coupon.id, label: coupon.label, until }]
     })

@@ -1,4 +1,5 @@
-import type { Family } from '../knowledge/families'
+import { familyOf, type Family } from '../knowledge/families'
+import type { Situation } from '../situation/situation'
 import type { Step } from '../records/procedure'
 
 /** What decides whether heat may meet wet glue: how long the film must stand open, and what is in it. */
@@ -15,6 +16,9 @@ export const mayBurn = (hazards: readonly string[]): boolean => FLAMMABLE.some((
 /** A glue that comes hot, or is set with heat. */
 export const laidHot = ({ traits, mechanism }: Pick<Family, 'traits' | 'mechanism'>): boolean =>
   traits.includes('gun') || traits.includes('melts-parts') || mechanism === 'heat-activated' || mechanism === 'melt'
+/** Whether glue, second glue or dabs of a joint come hot. */
+export const gluedHot = ({ family, second, dab }: Pick<Situation, 'family' | 'second' | 'dab'>): boolean =>
+  [family, second?.family, dab && familyOf(dab)].some((one) => one && laidHot(one))
 /** Words by which a maker's own step brings heat. */
 const HEAT = /\b(heat gun|hot air|hair ?dryer|heat|torch|flame|lighter|candle|iron|warm(ed|ing)? with)\b/i
 const DENIED = /\b(no|not|never|without|away from|keep off)\b[^.;]*\b(heat|flame|torch|iron)/i

@@ -61,6 +61,10 @@ export function taskOf(coupon: Coupon, procedure: Procedure, once: DoneOnce = ne
   }
 }
 
+/** Whether fire keeps a step from being done now: to no button, key or knock is it on offer. */
+export const isHeld = ({ hold, readyAt }: Pick<GlueTask, 'hold' | 'readyAt'>, now: number): boolean =>
+  hold !== null && readyAt > now
+
 /** What is hot or may burn on the bench, and what each procedure brings to it. */
 export interface FireWatch {
   /** by procedure */

@@ -5,6 +5,7 @@ import { holdWords } from '../../../core/care/fire'
 import { glueCautions, stepCautions } from '../../../core/care/steps'
 import { careOf, fireGlueOf } from '../../bench/careOf'
 import { batchWords, nextBatch } from '../../../core/planning/batch'
+import { isHeld } from '../../../core/planning/gluing'
 import { stepTime } from '../../../core/planning/stepTime'
 import { whyStep } from '../../../core/planning/stepWhy'
 import { stepWords } from '../../../core/planning/stepWords'
@@ -77,7 +78,7 @@ const { attempt } = useAttempt()
 async function done() {
   const one = task.value
   // What would bring fire to vapour waits, also for a tap, a key or a knock.
-  if (!one || isTooSoon() || (one.hold && one.readyAt > now.value)) return
+  if (!one || isTooSoon() || isHeld(one, now.value)) return
   touched()
   await attempt(async () => {
     const noted = notedFrom(stepNotes, one.step.kind, one.procedure.id, mix.value)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
-import type { GlueTask } from '../../../core/planning/gluing'
+import { isHeld, type GlueTask } from '../../../core/planning/gluing'
 import { stepWords } from '../../../core/planning/stepWords'
 import { stampNow } from '../../bench/clock'
 import { KnockEar } from '../../instruments/knock'
@@ -83,7 +83,7 @@ watch(
           <p v-for="line in cautions" :key="line">{{ line }}</p>
           <v-btn class="go bench-size" @click="readTonight.add(cautions, stampNow())">I have read this</v-btn>
         </div>
-        <p v-else-if="task.hold && task.readyAt > now" class="say">It waits: nothing hot beside vapour that may burn</p>
+        <p v-else-if="isHeld(task, now)" class="say">It waits: nothing hot beside vapour that may burn</p>
         <p v-else class="say">Tap anywhere: {{ doneWords[task.step.kind] }}</p>
         <p v-if="listening" class="mute">Two knocks do the same. No sound is kept.</p>
         <p v-if="trouble" class="problem" role="alert">{{ trouble }}</p>

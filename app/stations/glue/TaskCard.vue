@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { GlueTask } from '../../../core/planning/gluing'
+import { isHeld, type GlueTask } from '../../../core/planning/gluing'
 import { stepTime } from '../../../core/planning/stepTime'
 import { stampNow } from '../../bench/clock'
 import { useBench } from '../../bench/store'
@@ -29,7 +29,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ done: []; block: [] }>()
 const bench = useBench()
-const early = computed(() => props.task.readyAt > props.now)
+const held = computed(() => isHeld(props.task, props.now))
+const early = computed(() => props.task.readyAt > props.now && !held.value)
 const late = computed(() => (props.task.lateAt ?? Infinity) < props.now)
 const clock = computed(() => clockOf(props.task, props.now))
 const bar = computed(() => {
@@ -89,18 +90,12 @@ async function keepNote(text = note.value.trim()) {
       <p v-for="line in cautions" :key="line">{{ line }}</p>
       <v-btn class="quiet" @click="readTonight.add(cautions, stampNow())">I have read this</v-btn>
     </div>
-    <p v-if="early && !task.hold" class="careful">
-      It is early: what you do now is kept with “{{ offWindow(task, now) }}”.
-    </p>
+    <p v-if="early" class="careful">It is early: what you do now is kept with “{{ offWindow(task, now) }}”.</p>
     <div class="acts">
-      <v-btn
-        v-if="!(early && task.hold)"
-        class="go bench-size"
-        :class="{ 'at-thumb': !cautions.length || read }"
-        @click="emit('done')"
+      <v-btn v-if="!held" class="go bench-size" :class="{ 'at-thumb': !cautions.length || read }" @click="emit('done')"
         >{{ doneWords[task.step.kind] }}<kbd>Space</kbd></v-btn
       >
-      <v-btn v-if="inBlock > 1 && !(early && task.hold)" class="alt bench-size" @click="emit('block')"
+      <v-btn v-if="inBlock > 1 && !held" class="alt bench-size" @click="emit('block')"
         >{{ doneWords[task.step.kind] }}, all {{ inBlock }} of block {{ task.coupon.block }}</v-btn
       >
       <v-btn class="alt bench-size" :aria-expanded="writing" @click="writing = !writing"

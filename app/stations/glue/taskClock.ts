@@ -1,10 +1,10 @@
-import type { GlueTask } from '../../../core/planning/gluing'
+import { isHeld, type GlueTask } from '../../../core/planning/gluing'
 import { countdown } from '../../look/times'
 
 /** The one figure of a step: how long until it may be done, how long is left to do it, or how far it is too late. */
 export function clockOf(task: GlueTask, now: number): { value: string; says: string } | null {
   const { since, readyAt, lateAt, step, hold } = task
-  if (hold && readyAt > now)
+  if (hold && isHeld(task, now))
     return {
       value: countdown(readyAt - now),
       says: hold.kind === 'film' ? 'at least, until the air is clear' : 'at least, until what is hot is cold',

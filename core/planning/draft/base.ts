@@ -86,25 +86,21 @@ function filled(s: Situation, helper: 'powder-filler' | 'fibre-filler'): Demand[
   if (s.family.mechanism === 'two-part')
     return [{ at: 'mix', text: 'Stir the filler in last, to a stiff paste, in small lots: it heats in a lump' }]
   if (s.family.chemistry !== 'cyanoacrylate') return []
-  return helper === 'powder-filler'
-    ? [
-        { at: 'fit', text: 'Prop the parts as they are to stay: nobody holds them while it sets' },
-        { at: 'fill', text: 'Pack powder dry into the gap, no deeper than 2 mm at a time' },
-        {
-          at: 'apply',
-          instead: true,
-          text: 'Face away, air moving: soak the powder through at once with thin glue; let each layer cool first',
-        },
-      ]
-    : [
-        { at: 'fit', text: 'Prop the parts as they are to stay: nobody holds them while it sets' },
-        { at: 'fill', text: 'Tease the fibre thin and lay one dry pinch into the gap' },
-        {
-          at: 'apply',
-          instead: true,
-          text: 'Face away, air moving: soak the fibre through at once with thin glue, and take hands off',
-        },
-      ]
+  const [lay, soak] =
+    helper === 'powder-filler'
+      ? [
+          'Pack powder dry into the gap, no deeper than 2 mm at a time',
+          'soak the powder through at once with thin glue; let each layer cool first',
+        ]
+      : [
+          'Tease the fibre thin and lay one dry pinch into the gap',
+          'soak the fibre through at once with thin glue, and take hands off',
+        ]
+  return [
+    { at: 'fit', text: 'Prop the parts as they are to stay: nobody holds them while it sets' },
+    { at: 'fill', text: lay },
+    { at: 'apply', instead: true, text: `Face away, air moving: ${soak}` },
+  ]
 }
 
 function dabs(s: Situation): Demand[] {
