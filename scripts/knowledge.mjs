@@ -16,7 +16,7 @@ const numeric = new Set([
   'serviceMaxC',
   ...['expands', 'spreadGm2', 'densityGml', 'packSize', 'packPrice', 'potLifeS', 'shelfUnopenedMonths'],
   ...['shelfOpenedDays', 'volatileShare', 'tapeWidthMm', 'porosity', 'surfaceEnergyMNm', 'softensC', 'tensileMPa'],
-  ...['tearNPerMm', 'seamSlipNPerMm', 'modulusMPa', 'typicalThicknessMm', 'atC'],
+  ...['tearNPerMm', 'seamSlipNPerMm', 'acrossMPa', 'shearMPa', 'modulusMPa', 'typicalThicknessMm', 'atC'],
   ...['grip', 'toolC', 'surfaceRiseC', 't1S', 'share1', 't2S', 'share2', 't3S', 'share3', 'waterGm2', 'solventGm2'],
   ...['filmModulusMPa', 'elongationPct', 'layFlat', 'block', 'caution', 'fit'],
 ])

@@ -198,6 +198,16 @@ describe('the printed coupon', () => {
     ])
     expect(pairFor([{ test: 'tension', size: { widthMm: 30 } }]).coupon.bondMm[0]).not.toBe(30)
     expect(pairFor([{ test: 'torsion-rect', size: { widthMm: 12, thicknessMm: 4 } }]).coupon.bondMm).toEqual([12, 4])
+    expect(pairFor([{ test: 'edge-pull', size: { widthMm: 25, thicknessMm: 3 } }]).coupon.bondMm).toEqual([25, 3])
     expect(pairFor([{ test: 'lap-shear', size: {} }])).toMatchObject({ coupon: { bondMm: [8, 8] }, test: null })
+  })
+  it('is long enough to lie on both supports of a snap, or to reach the arm of a cantilever', () => {
+    for (const spanMm of [40, 80, 120, 200]) {
+      const { coupon } = pairFor([{ test: 'snap-rect', size: { widthMm: 20, thicknessMm: 3, spanMm } }])
+      const zs = trianglesOf(couponHalf(coupon)).flatMap((triangle) => triangle.map(([, , z]) => z))
+      expect(2 * Math.max(...zs), `${spanMm} mm`).toBeGreaterThanOrEqual(spanMm + 20)
+    }
+    expect(pairFor([{ test: 'snap-rect', size: { widthMm: 20, thicknessMm: 3, armMm: 150 } }]).coupon.armMm).toBe(150)
+    expect(pairFor([{ test: 'torsion-rect', size: { widthMm: 12, thicknessMm: 4, armMm: 50 } }]).coupon.armMm).toBe(40)
   })
 })

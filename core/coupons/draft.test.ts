@@ -67,8 +67,27 @@ describe('the load expected of a coupon, by hand', () => {
       tensileMPa * ((20 * 25 * 4) / (6 * 80)),
       6,
     )
+    expect(partCarriesN('edge-pull', { widthMm: 20, thicknessMm: 3 }, sides[0])).toBeCloseTo(tensileMPa * 60, 6)
+    expect(partCarriesN('edge-shear', { overlapMm: 20, thicknessMm: 3 }, sides[0])).toBeCloseTo(
+      (tensileMPa / Math.sqrt(3)) * 60,
+      6,
+    )
     expect(partCarriesN('t-peel', { widthMm: 20 }, sides[0])).toBe(Infinity)
     expect(partCarriesN('bend', { thicknessMm: 5 }, sides[0])).toBe(Infinity)
+  })
+  it('splits wood along its grain under the spot, and shears it along the grain, not across its fibres', () => {
+    // 20 × 20 mm at 3.5 MPa pulled across: a kilonewton and a half, where the grain’s own 80 MPa would say 32.
+    const stick = side('a', 'wood', 20)
+    expect(partCarriesN('tension', { areaMm2: 400 }, stick)).toBeCloseTo(3.5 * 400, 6)
+    expect(partCarriesN('torsion-round', { diameterMm: 10, armMm: 50 }, stick)).toBeCloseTo(
+      (10 * Math.PI * 1000) / (16 * 50),
+      6,
+    )
+    expect(partCarriesN('lap-shear', { widthMm: 20, overlapMm: 10 }, stick)).toBeCloseTo(80 * 20 * 20, 6)
+  })
+  it('breaks a sheet that is pulled out of its block across its whole height', () => {
+    // 0.1 mm of paper at 40 MPa over 100 mm, not the half newton at which it runs on from a nick.
+    expect(partCarriesN('page-pull', { widthMm: 100 }, side('a', 'paper', 0.1))).toBeCloseTo(400, 6)
   })
 })
 

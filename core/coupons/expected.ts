@@ -59,14 +59,21 @@ export function expectedN(
  */
 export function partCarriesN(test: TestId, size: CouponSize, side: Side): number {
   const { material, thicknessMm } = side
-  const { tensileMPa } = material
+  const { tensileMPa, acrossMPa } = material
+  const shearMPa = material.shearMPa ?? SHEAR_SHARE * tensileMPa
   const { widthMm, lengthMm } = testKinds[test].piece(size)
+  // A sheet that is gripped along its whole height has no nick to tear from: it breaks across it.
+  if (test === 'page-pull') return tensileMPa * widthMm * thicknessMm
   const id = formulaOf(test)?.id
   switch (id) {
     case 'lap-shear':
+    case 'edge-pull':
       return tensileMPa * widthMm * thicknessMm
+    case 'edge-shear':
+      return shearMPa * widthMm * thicknessMm
     case 'tension':
-      return tensileMPa * widthMm * lengthMm
+      // What splits between plies or along the grain does so under the glued spot, whatever lies beside it.
+      return acrossMPa === null ? tensileMPa * widthMm * lengthMm : acrossMPa * testKinds[test].bondedMm2(size)
     case 'peel':
       return material.flexible ? armCarries(side, widthMm).n : Infinity
     case 'cleavage':
@@ -75,7 +82,7 @@ export function partCarriesN(test: TestId, size: CouponSize, side: Side): number
       return Infinity
     default: {
       const perN = perNewton(test, size)
-      const own = id.startsWith('torsion') ? SHEAR_SHARE * tensileMPa : tensileMPa
+      const own = id.startsWith('torsion') ? shearMPa : tensileMPa
       return perN ? own / perN : Infinity
     }
   }

@@ -73,6 +73,10 @@ export const materialClassSchema = z.object({
   tearNPerMm: z.nullable(z.number()),
   /** of a weave: load at which its yarns slide out at the edge of a strip, for each mm of its width */
   seamSlipNPerMm: z.nullable(z.number()),
+  /** pulled square to its sheets, plies, layers or grain; null where it is as strong as along them */
+  acrossMPa: z.nullable(z.number()),
+  /** sheared along its grain; null where it follows from its tensile strength */
+  shearMPa: z.nullable(z.number()),
   modulusMPa: z.number(),
   typicalThicknessMm: z.number(),
   transparent: z.boolean(),

@@ -3,7 +3,7 @@ import { forceWords, type ForceUnit } from '../quantities/force'
 import type { LoadMode } from '../knowledge/vocabulary'
 import type { Brief } from '../records/joint'
 import { figureOf } from '../quantities/figure'
-import { jointAreaMm2, requiredLoad, type RequiredLoad } from './requirement'
+import { alongSeam, jointAreaMm2, openingMm, requiredLoad, type RequiredLoad } from './requirement'
 
 /** What one load mode asks of the joint. */
 export interface Demand {
@@ -14,7 +14,7 @@ export interface Demand {
   /** the sum with the numbers in it, the result last; or what is still to be said */
   sum: string[]
   /** the word of the brief that is open, when value is null */
-  open: 'weightKg' | 'widthMm' | 'leverMm' | 'flexDeg' | null
+  open: 'weightKg' | 'widthMm' | 'lengthMm' | 'leverMm' | 'flexDeg' | null
 }
 
 const open = (mode: LoadMode, unit: Demand['unit'], word: NonNullable<Demand['open']>, say: string): Demand => ({
@@ -41,13 +41,25 @@ function demand(mode: LoadMode, brief: Brief, load: RequiredLoad | null, shownIn
   if (!load) return open(mode, 'N', 'weightKg', 'Say the weight it carries.')
   const force = forceWords(load.n, shownIn)
   if (mode === 'peel' || mode === 'cleavage') {
-    if (brief.widthMm === null) return open(mode, 'N/mm', 'widthMm', 'Say how wide the glued face is.')
-    const value = load.n / brief.widthMm
+    const opens = openingMm(brief)
+    if (opens === null)
+      return alongSeam(brief)
+        ? open(
+            mode,
+            'N/mm',
+            brief.lengthMm === null ? 'lengthMm' : 'widthMm',
+            'Say how long the seam is, and how wide.',
+          )
+        : open(mode, 'N/mm', 'widthMm', 'Say how wide the glued face is.')
+    const value = load.n / opens
     return {
       mode,
       value,
       unit: 'N/mm',
-      sum: [`${force} ÷ ${figureOf(brief.widthMm)} mm wide`, `= ${measured(value, 'N/mm')}`],
+      sum: [
+        `${force} ÷ ${figureOf(opens)} mm ${alongSeam(brief) ? 'of seam' : 'wide'}`,
+        `= ${measured(value, 'N/mm')}`,
+      ],
       open: null,
     }
   }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Brief } from '../records/joint'
 import { openBrief } from '../records/openBrief'
 import type { TestId } from '../knowledge/testKinds'
-import { jointAreaMm2, jointSize, requiredLoad, requiredStrength, strengthPerN } from './requirement'
+import { jointAreaMm2, jointSize, openingMm, requiredLoad, requiredStrength, strengthPerN } from './requirement'
 
 const said = (patch: Partial<Brief>): Brief => ({ ...openBrief(), ...patch })
 
@@ -57,13 +57,32 @@ describe('the strength that the real joint needs', () => {
   })
   it('bends about its thinner side, however it was typed in', () => {
     const turned = said({ ...joint, widthMm: l, lengthMm: w })
-    expect(jointSize(turned).thicknessMm).toBe(12)
-    expect(requiredStrength(turned, 'snap-rect')).toBeCloseTo((6 * moment) / (12 * 12 ** 2), 6)
+    expect(jointSize(turned, 'snap-rect')).toMatchObject({ widthMm: 24, thicknessMm: 12 })
+    expect(requiredStrength(turned, 'snap-rect')).toBeCloseTo((6 * moment) / (24 * 12 ** 2), 6)
+    expect(requiredStrength(turned, 'torsion-rect')).toBeCloseTo((moment * (3 + 1.8 / 2)) / (24 * 12 ** 2), 6)
+  })
+  it('opens an edge, a strip or a block of pages along its seam, however it was typed in', () => {
+    // A book of 5 mm, 210 mm high: its pages are pulled over the height.
+    for (const geometry of ['butt-edge', 'edge-strip'] as const)
+      for (const [widthMm, lengthMm] of [
+        [5, 210],
+        [210, 5],
+      ] as const) {
+        const seam = said({ weightKg: 0.05, motion: 'still', geometry, widthMm, lengthMm })
+        const load = 0.05 * 9.80665
+        for (const test of ['page-pull', 't-peel', 'cleavage'] as const)
+          expect(requiredStrength(seam, test), test).toBeCloseTo(load / 210, 9)
+        expect(requiredStrength(seam, 'edge-pull')).toBeCloseTo(load / (210 * 5), 9)
+        expect(requiredStrength(seam, 'edge-shear')).toBeCloseTo(load / (210 * 5), 9)
+        expect(requiredStrength(seam, 'lap-shear')).toBeCloseTo(load / (210 * 5), 9)
+      }
+    expect(openingMm(said({ geometry: 'butt-edge', widthMm: 5 }))).toBeNull()
+    expect(openingMm(said({ geometry: 'lap', widthMm: 5 }))).toBe(5)
   })
   it('is open while a size, the lever or the weight is, and for tests that weigh no load', () => {
     expect(jointAreaMm2(said({ widthMm: 24 }))).toBeNull()
     expect(jointAreaMm2(said({ lengthMm: 12 }))).toBeNull()
-    expect(jointSize(said({ widthMm: 24 })).thicknessMm).toBeNull()
+    expect(jointSize(said({ widthMm: 24 }), 'snap-rect').thicknessMm).toBeNull()
     expect(requiredStrength(said({ ...joint, lengthMm: null }), 'lap-shear')).toBeNull()
     expect(requiredStrength(said({ ...joint, leverMm: null }), 'snap-round')).toBeNull()
     expect(requiredStrength(said({ ...joint, weightKg: null }), 'lap-shear')).toBeNull()

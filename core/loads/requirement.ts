@@ -2,7 +2,7 @@ import { motionFactor } from '../knowledge/vocabulary'
 import { STANDARD_GRAVITY } from '../quantities/units'
 import type { Brief } from '../records/joint'
 import { CodedError } from '../errors'
-import { formulaOf, type CouponSize, type TestId } from '../knowledge/testKinds'
+import { formulaOf, testKinds, type CouponSize, type TestId } from '../knowledge/testKinds'
 
 /** What one joint must carry, and from what: weight × share × g × motion factor (methods.md 9). */
 export interface RequiredLoad {
@@ -32,21 +32,35 @@ export function requiredLoad(brief: Brief): RequiredLoad | null {
 export const jointAreaMm2 = (brief: Brief): number | null =>
   brief.widthMm === null || brief.lengthMm === null ? null : brief.widthMm * brief.lengthMm
 
+/** Parts that meet along a seam: their glued face is as wide as the edge or strip, and as long as the seam. */
+export const alongSeam = ({ geometry }: Pick<Brief, 'geometry'>): boolean =>
+  geometry === 'butt-edge' || geometry === 'edge-strip'
+
 /**
- * The real joint as a coupon would be measured, from what the brief says of it; null where a word is open. Across a
- * stiff edge the smaller side is its thickness; a rod's width is its diameter; the lever is the arm of a twist or snap.
+ * Length of the line that lets go at once when the joint is peeled or prised open, mm: of an edge or a strip its seam,
+ * the longer side, whichever way the brief has them; else the width of the face. null while a size is open.
  */
-export function jointSize(brief: Brief): CouponSize {
+export function openingMm(brief: Pick<Brief, 'geometry' | 'widthMm' | 'lengthMm'>): number | null {
+  const { widthMm, lengthMm } = brief
+  if (!alongSeam(brief)) return widthMm
+  return widthMm === null || lengthMm === null ? null : Math.max(widthMm, lengthMm)
+}
+
+/**
+ * The real joint as a coupon of a test would be measured, from what the brief says of it; null where a word is open. A
+ * section that is pulled, twisted or snapped is as thick as its smaller side; a rod's width is its diameter; the lever
+ * is the arm of a twist or snap.
+ */
+export function jointSize(brief: Brief, test: TestId): CouponSize {
   const { widthMm, lengthMm, leverMm } = brief
-  const both = widthMm !== null && lengthMm !== null
-  return {
-    widthMm,
-    overlapMm: lengthMm,
-    areaMm2: jointAreaMm2(brief),
-    thicknessMm: both ? Math.min(widthMm, lengthMm) : null,
-    diameterMm: widthMm,
-    armMm: leverMm,
-  }
+  const [least, most] =
+    widthMm === null || lengthMm === null ? [null, null] : [Math.min(widthMm, lengthMm), Math.max(widthMm, lengthMm)]
+  const section = testKinds[test].sizes.thicknessMm !== undefined
+  const size = { areaMm2: jointAreaMm2(brief), thicknessMm: least, diameterMm: widthMm, armMm: leverMm }
+  if (section) return { ...size, widthMm: most, overlapMm: most }
+  // A lap that stands for a seam: as long along the pull as the edge is thick.
+  if (alongSeam(brief)) return { ...size, widthMm: most, overlapMm: least }
+  return { ...size, widthMm, overlapMm: lengthMm }
 }
 
 /**
@@ -54,7 +68,7 @@ export function jointSize(brief: Brief): CouponSize {
  * where the test weighs no load.
  * @param size of the joint, where it is not taken as the brief has it
  */
-export function strengthPerN(brief: Brief, test: TestId, size: CouponSize = jointSize(brief)): number | null {
+export function strengthPerN(brief: Brief, test: TestId, size: CouponSize = jointSize(brief, test)): number | null {
   try {
     return formulaOf(test)?.strength(1, size) ?? null
   } catch (error) {

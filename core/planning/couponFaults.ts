@@ -4,7 +4,10 @@ import { draftCoupon, judge, type CouponWish } from '../coupons/draft'
 import { expectedN } from '../coupons/expected'
 import { LEVER_RATIOS, readsAtAll, readWords } from '../coupons/reading'
 import { closedS } from '../cure/shutIn'
-import { sizeNames, testKinds, type CouponSize, type SizeKey } from '../knowledge/testKinds'
+import { materialClassOf } from '../knowledge/materials'
+import { sizeNames, testKinds, type CouponSize, type SizeKey, type TestId } from '../knowledge/testKinds'
+import type { LoadMode } from '../knowledge/vocabulary'
+import { copiesJoint } from '../loads/copies'
 import { durationWords } from '../quantities/durations'
 import { digitsOf, figureOf } from '../quantities/figure'
 import type { Arm, ArmRead } from '../records/round'
@@ -14,6 +17,7 @@ import { armWords } from './arms'
 import { newArm } from './newArm'
 import { letters, withArm, type Check, type FairnessSetting, type Fault, type Mend, type PlanDraft } from './fault'
 import { couponSides } from './sides'
+import { testsOf } from './testsOf'
 
 const GAUGE: ArmRead = { way: 'gauge' }
 
@@ -117,29 +121,46 @@ export const readable: Check = (draft, setting) =>
     ]
   })
 
-/** An edge joint of which a lap is pulled: glue on a face, where the joint has end grain, cut cells or a thin edge. */
-export const asAnEdge: Check = ({ arms }, { brief, now }) =>
-  arms.flatMap((arm): Fault[] =>
-    brief.geometry !== 'butt-edge' || arm.test !== 'lap-shear'
-      ? []
-      : [
-          {
-            id: 'not-as-an-edge',
-            about: arm.id,
-            text:
-              'The joint meets at its edge, and a lap glues face on face: it would look stronger than the edge is, ' +
-              'whose glued width is its thickness and which opens as it is pushed sideways.',
-            mend: {
-              words: 'Snap it as an edge instead',
-              apply: (draft) => {
-                const edge = newArm(brief, arm.id, 'snap-rect', now, arm.exposure)
-                return withArm(draft, arm.id, { ...edge, read: { way: 'gauge' }, taped: false })
-              },
-            },
-            note: true,
-          },
-        ],
-  )
+/** A load that a test of faces answers. */
+const loadOfTest = (test: TestId): LoadMode =>
+  test === 'lap-shear' ? 'shear' : test === 'tension' ? 'tension' : test === 'cleavage' ? 'cleavage' : 'peel'
+
+/** A coupon on faces, where the joint has end grain, cut cells or a thin edge; or on edges, where it has faces. */
+export const asTheJoint: Check = ({ arms }, { brief, a, b, now }) =>
+  arms.flatMap((arm): Fault[] => {
+    if (copiesJoint(brief.geometry, arm.test)) return []
+    const edge = brief.geometry === 'butt-edge'
+    const load = edge ? loadOfTest(arm.test) : arm.test === 'edge-pull' ? 'tension' : 'shear'
+    const [sideA, sideB] = [a, b].map((id) => (id === null ? null : materialClassOf(id)))
+    const instead = testsOf({ ...brief, loads: [load] }, sideA ?? null, sideB ?? null)[0]!
+    const there = arms.some(({ test, exposure, ageS }) => test === instead && alike(arm, { exposure, ageS }))
+    return [
+      {
+        id: 'not-as-the-joint',
+        about: arm.id,
+        text: edge
+          ? `${armWords(arm)}: the joint meets at its edge, and this coupon is glued face on face. It would look ` +
+            'stronger than the edge is, whose glued width is its thickness.'
+          : `${armWords(arm)}: the joint lies face on face, and this coupon is glued edge on edge, a narrow line of ` +
+            'cut cells, layers or grain.',
+        mend: {
+          words: there ? 'Leave this test out' : `Take ${testKinds[instead].name} instead`,
+          apply: (draft) => ({
+            ...draft,
+            arms: draft.arms.flatMap((one): Arm[] => {
+              if (one.id !== arm.id) return [one]
+              if (there) return []
+              return [
+                { ...newArm(brief, one.id, instead, now, one.exposure), ...(one.ageS != null && { ageS: one.ageS }) },
+              ]
+            }),
+          }),
+        },
+      },
+    ]
+  })
+const alike = (one: Pick<Arm, 'exposure' | 'ageS'>, two: Pick<Arm, 'exposure' | 'ageS'>) =>
+  JSON.stringify([one.exposure, one.ageS ?? null]) === JSON.stringify([two.exposure, two.ageS ?? null])
 
 /** How deep the joint lies as a procedure glues it: half of a bead where it is laid in beads. mm */
 const depthOf = ({ cure, edgeMm }: Situation): number | null =>

@@ -120,6 +120,10 @@ describe('200 random briefs with the three picks of the short answer', () => {
         expect(
           answered(load) ||
             (load === 'peel' && answered('cleavage')) ||
+            // An edge has no face to be peeled: it is snapped open, or pulled apart.
+            (fair.brief.geometry === 'butt-edge' &&
+              (load === 'peel' || load === 'cleavage') &&
+              (answered('bend') || answered('tension'))) ||
             // What cannot bend is snapped, or what is soft is peeled off it.
             (load === 'flex' && !bendable(fair) && (answered('bend') || answered('peel'))),
           `${name} ${load}`,

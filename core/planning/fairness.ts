@@ -4,7 +4,7 @@ import type { Procedure, Step, StepKind } from '../records/procedure'
 import { armWords } from './arms'
 import { bendsWhatBreaks } from './bendFaults'
 import { bestTrusted } from './control'
-import { asAnEdge, asDeepAsTheJoint, readable } from './couponFaults'
+import { asDeepAsTheJoint, asTheJoint, readable } from './couponFaults'
 import { cureOfTheRoom, demandLeftOut, ruledOut } from './cureFaults'
 import { letters, withArm, withProcedure, type Check, type Fault, type FairnessSetting, type PlanDraft } from './fault'
 import { limitFor } from './limitFor'
@@ -202,7 +202,7 @@ const checks: Check[] = [
   packNearDate,
   readable,
   asDeepAsTheJoint,
-  asAnEdge,
+  asTheJoint,
   bendsWhatBreaks,
   ruledOut,
   cureOfTheRoom,
@@ -221,7 +221,7 @@ export const faultIds = [
   'reads-not-so-high',
   'reads-not-so-low',
   'not-as-deep',
-  'not-as-an-edge',
+  'not-as-the-joint',
   'cannot-bend',
   'ruled-out',
   'another-cure',

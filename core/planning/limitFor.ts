@@ -27,7 +27,7 @@ export function limitFor(brief: Brief, test: TestId, size: CouponSize): Limit | 
   const tidy = (n: number) => Number(n.toPrecision(3))
   const said = requiredStrength(brief, test)
   if (said !== null) return { limit: tidy(said), assumed: null }
-  const joint = jointSize(brief)
+  const joint = jointSize(brief, test)
   const known = Object.fromEntries(Object.entries(joint).filter(([, value]) => value != null))
   const perN = strengthPerN(brief, test, { ...size, ...known })
   if (perN === null) return null
@@ -38,7 +38,7 @@ export function limitFor(brief: Brief, test: TestId, size: CouponSize): Limit | 
 
 /** What of the joint's own measures is open: its lever where that alone would do. */
 const openOf = (brief: Brief, test: TestId, { armMm }: CouponSize) =>
-  strengthPerN(brief, test, { ...jointSize(brief), armMm }) === null ? 'size' : 'lever'
+  strengthPerN(brief, test, { ...jointSize(brief, test), armMm }) === null ? 'size' : 'lever'
 
 /** What a limit that is not the brief's own stands on, and what would change that. */
 export function assumedWords({ n, open }: NonNullable<Limit['assumed']>, unit: ForceUnit): string {

@@ -12,10 +12,16 @@ export const sidesOf = (a: MaterialClass | null, b: MaterialClass | null): Sides
 })
 
 const EDGE_MM = 25
-/** A test's usual sizes, with the thickness of the thinner side where the test asks for one. */
+/**
+ * A test's usual sizes, with the thickness of the thinner side where the test asks for one; of an edge whose sheets are
+ * not said, as thick as its glued face is wide.
+ */
 export function usualSize(brief: Brief, test: TestId): CouponSize {
   const size: CouponSize = { ...testKinds[test].sizes }
-  const thickness = [brief.a.thicknessMm, brief.b.thicknessMm].filter((value) => value !== null)
+  const { widthMm, lengthMm } = brief
+  const edge = brief.geometry === 'butt-edge' && widthMm !== null && lengthMm !== null
+  const said = [brief.a.thicknessMm, brief.b.thicknessMm].filter((value) => value !== null)
+  const thickness = said.length || !edge ? said : [Math.min(widthMm, lengthMm)]
   if (size.thicknessMm && thickness.length) size.thicknessMm = Math.min(...thickness)
   // An edge joint is pulled as an edge: its thickness across a strip of the usual width.
   if (brief.geometry === 'butt-edge' && size.areaMm2 && thickness.length)

@@ -288,9 +288,9 @@ describe('fairness', () => {
       metal,
     ],
     [
-      'not-as-an-edge',
+      'not-as-the-joint',
       fair,
-      { ...fair, arms: [arm('a1', { test: 'snap-rect', size: {} })] },
+      { ...fair, arms: [arm('a1', { test: 'edge-shear', size: { thicknessMm: 4, overlapMm: 25 } })] },
       { brief: { ...brief, geometry: 'butt-edge' } },
     ],
     [

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { formulaOf } from '../knowledge/testKinds'
 import { materialClassOf, materialClasses } from '../knowledge/materials'
-import type { LoadMode } from '../knowledge/vocabulary'
+import { loadModes, type LoadMode } from '../knowledge/vocabulary'
+import { copiesJoint } from '../loads/copies'
 import type { Brief } from '../records/joint'
 import { openBrief } from '../records/openBrief'
 import { canBend, testsOf } from './testsOf'
@@ -20,6 +21,17 @@ describe('the tests of a joint', () => {
   it('a rod is turned and snapped round, an edge as an edge', () => {
     expect(of(['torsion', 'bend'], 'wood', 'wood', 'rod')).toEqual(['torsion-round', 'snap-round'])
     expect(of(['torsion', 'bend'], 'wood', 'wood', 'butt-edge')).toEqual(['torsion-rect', 'snap-rect'])
+  })
+
+  it('an edge is slid along its seam, pulled apart or snapped open, never a lap of two faces', () => {
+    expect(of(['shear', 'tension'], 'wood', 'wood', 'butt-edge')).toEqual(['edge-shear', 'edge-pull'])
+    expect(of(['peel'], 'wood', 'wood', 'butt-edge')).toEqual(['snap-rect'])
+    expect(of(['cleavage', 'peel'], 'foam-eva', 'foam-eva', 'butt-edge')).toEqual(['edge-pull'])
+    expect(of(null, 'foam-eva', 'foam-eva', 'butt-edge')).toEqual(['edge-shear'])
+    for (const a of materialClasses)
+      for (const load of loadModes)
+        for (const test of of([load], a.id, 'foam-eva', 'butt-edge'))
+          expect(copiesJoint('butt-edge', test), `${a.id} ${load}: ${test}`).toBe(true)
   })
 
   it('pages glued along their edge are pulled out and opened flat, whatever else was said', () => {

@@ -14,10 +14,20 @@ const LEAST_STRAIN = 0.005
 export const canBend = (material: MaterialClass | null): boolean =>
   material === null || material.flexible || material.tensileMPa / material.modulusMPa >= LEAST_STRAIN
 
+/** An edge on an edge has no face to be peeled: stiff ones are snapped open, soft ones pulled apart. */
+function edgeTestOf(load: LoadMode, { aBends, bBends }: Sides): TestId | null {
+  if (load === 'shear') return 'edge-shear'
+  if (load === 'tension') return 'edge-pull'
+  if (load === 'peel' || load === 'cleavage') return aBends || bBends ? 'edge-pull' : 'snap-rect'
+  return null
+}
+
 /** The test that answers one load of the brief, as the joint is shaped: a rod round, an edge as an edge. */
 function testOf(load: LoadMode, brief: Brief, sides: Sides, block: boolean): TestId[] {
   const rod = brief.geometry === 'rod'
   if (block && load === 'peel') return ['page-pull']
+  const edge = brief.geometry === 'butt-edge' ? edgeTestOf(load, sides) : null
+  if (edge) return [edge]
   if (load === 'torsion') return [rod ? 'torsion-round' : 'torsion-rect']
   if (load === 'bend') return [rod ? 'snap-round' : 'snap-rect']
   return testsFor([load], sides).slice(0, 1)
@@ -39,10 +49,10 @@ export function testsOf(brief: Brief, a: MaterialClass | null, b: MaterialClass 
     ? loads.flatMap((load) => testOf(load, brief, sides, block))
     : block
       ? (['page-pull'] as const)
-      : testsFor([], sides).slice(0, 1)
+      : testOf('shear', brief, sides, block)
   // What is only bent to and fro is also pulled once: how strong it is no count of bends says.
   const bends = a?.flexible || b?.flexible
   const strong = found.some((test) => formulaOf(test)) || !loads.includes('flex')
-  const pulled = strong ? [] : testsFor([bends ? 'peel' : 'shear'], sides).slice(0, 1)
+  const pulled = strong ? [] : testOf(bends ? 'peel' : 'shear', brief, sides, block)
   return [...new Set([...found, ...pulled, ...(block ? (['lay-flat'] as const) : [])])]
 }

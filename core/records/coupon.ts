@@ -38,6 +38,8 @@ export const couponSchema = z.object({
   deviations: z.array(z.object({ at: moment, text })),
   /** why its reading does not count, said before it is pulled; null or left out: it counts */
   leftOut: z.optional(z.nullable(words)),
+  /** what its arm asks was begun and ended; left out: it was not begun, or an older build pulled it without a note */
+  exposed: z.optional(z.object({ from: moment, until: z.optional(moment) })),
   /** of many small things on it, how many there were before what it goes through */
   trims: z.optional(z.object({ before: count, at: moment })),
   /** photos of it, by the id under which their pixels are kept */

@@ -65,6 +65,7 @@ const winLines = computed(() => (wins.value ? winWords(wins.value, WANTED_TIMES,
       <AskWhy :why="() => whyMargin(shown!, test)"
         ><b class="num" :class="margin.times < 1 ? 'fails' : ''">{{ figure(margin.times) }} times</b> the load</AskWhy
       >.
+      <span v-if="margin.other" class="careful" data-other-geometry>{{ margin.other }}</span>
     </p>
     <table class="plain">
       <caption class="visually-hidden">

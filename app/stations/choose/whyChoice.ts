@@ -87,6 +87,7 @@ export function whyMargin(candidate: Candidate, test: TestId): Explanation {
     lines: [
       'Weak joint, lower bound, times the real bonded size, less what its surroundings take, over the load it ' +
         'must carry.',
+      ...(margin.other ? [margin.other] : []),
       ...(margin.capped
         ? [
             `A rigid glue carries at the ends of a long overlap: only ${OVERLAP_CAP} times the tested overlap ` +

@@ -5,7 +5,9 @@ import { parseNumber } from '../../../core/quantities/parseNumber'
 import { capital } from '../../look/figures'
 import { exposureKinds, exposureRows, exposureWords, type ExposureKind } from '../../../core/knowledge/exposures'
 import { testIds, testKinds, testsFor, type TestId } from '../../../core/knowledge/testKinds'
+import { copiesJoint } from '../../../core/loads/copies'
 import { anotherArm, sidesOf, usualExposure } from '../../../core/planning/newArm'
+import { testsOf } from '../../../core/planning/testsOf'
 import type { Arm, Exposure, Round } from '../../../core/records/round'
 import type { JointView } from '../../bench/jointView'
 import { useRead } from '../../look/attempt'
@@ -15,9 +17,12 @@ import FieldPart from '../../look/FieldPart'
 const props = defineProps<{ view: JointView; round: Round; now: number }>()
 const emit = defineEmits<{ add: [arm: Arm] }>()
 const brief = computed(() => props.view.joint.brief)
-const fitting = computed(() =>
-  testsFor(brief.value.loads ?? [], sidesOf(props.view.a?.cls ?? null, props.view.b?.cls ?? null)),
-)
+/** What copies the joint under its loads: the tests of a draft first, then what answers the same in another way. */
+const fitting = computed(() => {
+  const [a, b] = [props.view.a?.cls ?? null, props.view.b?.cls ?? null]
+  const others = testsFor(brief.value.loads ?? [], sidesOf(a, b))
+  return [...new Set([...testsOf(brief.value, a, b), ...others])].filter((id) => copiesJoint(brief.value.geometry, id))
+})
 const others = computed(() => testIds.filter((id) => !fitting.value.includes(id)))
 const test = ref<TestId>(fitting.value[0]!)
 const after = ref<'' | ExposureKind>('')

@@ -65,7 +65,7 @@ async function keepLimit() {
 
 /** The sizes of the real joint that the test's formula takes. */
 function sizesOf(brief: Brief): string[] {
-  const real = jointSize(brief)
+  const real = jointSize(brief, props.arm.test)
   const taken = (Object.keys(kind.value.sizes) as SizeKey[]).map((key) => (key === 'spanMm' ? 'armMm' : key))
   return taken.flatMap((key) =>
     real[key] == null ? [] : [`${sizeNames[key].symbol} = ${figure(real[key])} ${sizeNames[key].unit}`],

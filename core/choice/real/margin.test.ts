@@ -171,6 +171,26 @@ describe('what would win margin', () => {
     expect(long.fixingN).toBeCloseTo(3 * 16 * 9.80665 * 2 - 120, 6)
     expect(winsOf(input({ weightKg: 1 }), procedure({}), [], {})!.fixingN).toBe(0)
   })
+  it('changes of a seam its length alone, makes it no shorter, and says when its coupons were glued otherwise', () => {
+    const seam = { geometry: 'butt-edge', weightKg: 0.5, motion: 'still', widthMm: 5, lengthMm: 100 } as const
+    const rich = winsOf(input(seam, {}, familyOf('contact-water'), 'lap-shear'), procedure({}), [], {})!
+    expect(rich.sized).toMatchObject({ side: 'length', mm: 100 })
+    const poor = winsOf(
+      input({ ...seam, weightKg: 40 }, {}, familyOf('contact-water'), 'lap-shear'),
+      procedure({}),
+      [],
+      {},
+    )!
+    // 5 mm thick, 0.5 MPa: 3 × 40 kg × 9.80665 / 2.5 N/mm = 470.7 mm.
+    expect(poor.sized).toMatchObject({ side: 'length', mm: 471 })
+    const at = (test: 'lap-shear' | 'edge-pull', geometry: Brief['geometry']) =>
+      marginOf(brief({ ...seam, geometry }), test, 0.5, {}, epoxy)!.other
+    expect(at('lap-shear', 'butt-edge')).toContain('meets at its edge')
+    expect(at('edge-pull', 'butt-edge')).toBeNull()
+    expect(at('lap-shear', 'lap')).toBeNull()
+    expect(at('edge-pull', 'lap')).toContain('face on face')
+    expect(at('lap-shear', null)).toBeNull()
+  })
   it('knows of more coats only what was pulled', () => {
     const two = procedure({ id: 'q', coats: 2 })
     const at = (others: Procedure[], lows: Record<string, number>) =>

@@ -1,6 +1,7 @@
 import type { Family } from '../../knowledge/families'
 import type { Brief } from '../../records/joint'
 import { formulaOf, testKinds, type CouponSize, type TestId } from '../../knowledge/testKinds'
+import { otherGeometry } from '../../loads/copies'
 import { jointSize, requiredLoad, strengthPerN } from '../../loads/requirement'
 import { factorsOf, type Factor, type PulledAfter } from './factors'
 
@@ -23,6 +24,8 @@ export interface Margin {
   sizeUnit: 'mm²' | 'mm'
   /** the real overlap is longer than a rigid glue can use */
   capped: boolean
+  /** the coupons were glued in another geometry than the joint is, in a sentence; null where they copy it */
+  other: string | null
   /** what the surroundings leave, and what that rests on */
   factors: Factor[]
   /** of these, what no coupon of the procedure has met: the margin counts on an estimate */
@@ -49,7 +52,7 @@ export function marginOf(
   const required = requiredLoad(brief)
   const formula = formulaOf(test)
   if (!required || required.n === 0 || !formula) return null
-  const size = jointSize(brief)
+  const size = jointSize(brief, test)
   const { endsCarry } = testKinds[test]
   const cap = endsCarry && family.flex === 'rigid' && tested.overlapMm ? OVERLAP_CAP * tested.overlapMm : Infinity
   const capped = (size.overlapMm ?? 0) > cap
@@ -66,6 +69,7 @@ export function marginOf(
     bondedSize: 1 / perN,
     sizeUnit: formula.unit === 'MPa' ? 'mm²' : 'mm',
     capped,
+    other: otherGeometry(brief.geometry, test),
     factors,
     notTested: factors.flatMap(({ words, basis, met }) => (basis === 'measured' || met ? [] : [words])),
   }

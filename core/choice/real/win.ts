@@ -3,6 +3,7 @@ import type { CouponSize, TestId } from '../../knowledge/testKinds'
 import type { Brief } from '../../records/joint'
 import type { Procedure } from '../../records/procedure'
 import type { Factor } from './factors'
+import { alongSeam, openingMm } from '../../loads/requirement'
 import { marginOf, type Margin } from './margin'
 
 /** The margin that a joint is made for where nothing else is said (methods.md 9). */
@@ -59,7 +60,8 @@ function sizedTo(input: MarginInput, side: OtherSize['side'], mm: number): Other
 function sidesThatCount(input: MarginInput, now: Margin): OtherSize['side'][] {
   return (['length', 'width'] as const).filter((side) => {
     const mm = input.brief[sides[side]]
-    if (mm === null) return false
+    // Of a seam the narrow side is how thick its parts are, which no maker changes for the glue.
+    if (mm === null || (alongSeam(input.brief) && mm !== openingMm(input.brief))) return false
     const [smaller, larger] = [sizedTo(input, side, mm / 2), sizedTo(input, side, mm * 2)]
     // Beyond its cap a longer overlap wins nothing, and a shorter one may still do.
     return (larger && larger.times > now.times * 1.001) || (smaller && smaller.times < now.times * 0.999)
@@ -70,7 +72,9 @@ function sidesThatCount(input: MarginInput, now: Margin): OtherSize['side'][] {
 function sizeFor(input: MarginInput, side: OtherSize['side'], wanted: number): OtherSize | null {
   const now = input.brief[sides[side]]!
   const meets = (mm: number) => (sizedTo(input, side, mm)?.times ?? 0) >= wanted - 1e-9
-  let [low, high] = [Math.max(1, Math.floor(now * LEAST)), Math.ceil(now * MOST)]
+  // A seam is as long as its parts are: it may be made longer, with a tongue or a strip behind it.
+  const least = alongSeam(input.brief) ? now : now * LEAST
+  let [low, high] = [Math.max(1, Math.floor(least)), Math.ceil(now * MOST)]
   if (!meets(high)) return null
   if (meets(low)) return sizedTo(input, side, low)
   while (high - low > 1) {

@@ -1,5 +1,6 @@
 import type { LoadMode } from '../vocabulary'
 import { bend, drop, flex, layFlat, proof } from './counted'
+import { edgePull, edgeShear } from './edge'
 import { looks, spot, work } from './graded'
 import type { Counting, Formula, Grading, TestKind } from './kind'
 import { trims } from './lost'
@@ -35,6 +36,8 @@ const kinds = {
   work,
   looks,
   trims,
+  'edge-pull': edgePull,
+  'edge-shear': edgeShear,
 }
 export type TestId = keyof typeof kinds
 export const testIds = Object.keys(kinds) as [TestId, ...TestId[]]

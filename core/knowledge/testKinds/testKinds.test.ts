@@ -10,7 +10,11 @@ describe('tests that answer a load', () => {
     expect(testsFor(['peel'], { aBends: false, bBends: false })).toEqual(['cleavage'])
     expect(testsFor(['peel'])[0]).toBe('t-peel')
     expect(testsFor([])).toEqual(['lap-shear'])
-    expect(testsFor(['shear', 'peel', 'shear'], { aBends: false, bBends: false })).toEqual(['lap-shear', 'cleavage'])
+    expect(testsFor(['shear', 'peel', 'shear'], { aBends: false, bBends: false })).toEqual([
+      'lap-shear',
+      'edge-shear',
+      'cleavage',
+    ])
   })
 })
 

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { basisWords, marginInWords } from '../../../../core/choice/real/marginWords'
 import { exposuresNamed } from '../../../../core/choice/real/surroundings'
 import { metExposures } from '../../../../core/choice/met'
+import { otherGeometry } from '../../../../core/loads/copies'
 import { glueCautions } from '../../../../core/care/steps'
 import { undoing, undoWords } from '../../../../core/screening/undoing'
 import { armWords } from '../../../../core/planning/arms'
@@ -118,6 +119,9 @@ const code = computed(() => qrPath(props.address))
         <dd>
           <b class="num">{{ figure(known.margin) }} times the required load.</b>
           <template v-if="known.holdsN">{{ ' ' }}{{ marginInWords({ holdsN: known.holdsN }, brief) }}</template>
+          <template v-if="otherGeometry(brief.geometry, arm.test)"
+            >{{ ' ' }}{{ otherGeometry(brief.geometry, arm.test) }}</template
+          >
           <span v-for="one in factors" :key="one.words" class="factor num">
             {{ capital(one.words) }}: {{ Math.round(100 * one.share) }} % left, {{ basisWords[one.basis] }}.
           </span>
