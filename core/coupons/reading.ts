@@ -13,6 +13,8 @@ export interface Gauge {
 /** What hangs from a hook at a kitchen table, kg; what is poured into a cup or a bucket, l. */
 const WEIGHTS_KG: [number, number] = [0.5, 20]
 const WATER_L: [number, number] = [0.02, 10]
+/** The lightest thing that holds it, a paper cup with its thread: it hangs there before a drop is poured in. kg */
+const CUP_KG = 0.01
 /** Ratios that a bar of a metre gives with a joint arm that hands can rig. */
 export const LEVER_RATIOS = [2, 3, 5]
 /** Where the joint sits on such a bar, from its pivot, mm. */
@@ -37,7 +39,7 @@ function spanOf(read: ArmRead, gauge: [number, number]): [number, number] {
     case 'mass':
       return [WEIGHTS_KG[0] * STANDARD_GRAVITY, WEIGHTS_KG[1] * STANDARD_GRAVITY]
     case 'water':
-      return [WATER_L[0] * STANDARD_GRAVITY, WATER_L[1] * STANDARD_GRAVITY]
+      return [(WATER_L[0] + CUP_KG) * STANDARD_GRAVITY, WATER_L[1] * STANDARD_GRAVITY]
   }
 }
 

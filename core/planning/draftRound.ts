@@ -9,7 +9,8 @@ import { bestTrusted } from './control'
 import { wishOf } from './couponFaults'
 import { ENOUGH_BLOCKS, fairness } from './fairness'
 import type { FairnessSetting, PlanDraft } from './fault'
-import { newArm, PROOF_FACTOR, usualExposure } from './newArm'
+import { proofArm } from './limitFaults'
+import { newArm, usualExposure } from './newArm'
 import { fullCureS } from './steps'
 import { testsOf } from './testsOf'
 
@@ -97,13 +98,5 @@ const ofTheRound = (id: string) => id !== 'ruled-out' && (!id.startsWith('unequa
 
 const asProof = (draft: PlanDraft, armId: string): PlanDraft => {
   const unread = draft.arms.find(({ id }) => id === armId)!.test
-  const proof = { test: 'proof', size: { ...testKinds.proof.sizes }, passLimit: PROOF_FACTOR } as const
-  return {
-    ...draft,
-    arms: draft.arms.map((arm) => {
-      if (arm.test !== unread) return arm
-      const { id, exposure, ageS, passSetAt, lateChanges } = arm
-      return { id, exposure, passSetAt, lateChanges, ...(ageS != null && { ageS }), ...proof }
-    }),
-  }
+  return { ...draft, arms: draft.arms.map((arm) => (arm.test === unread ? proofArm(arm) : arm)) }
 }

@@ -7,6 +7,7 @@ import { bestTrusted } from './control'
 import { asDeepAsTheJoint, asTheJoint, readable } from './couponFaults'
 import { cureOfTheRoom, demandLeftOut, ruledOut } from './cureFaults'
 import { letters, withArm, withProcedure, type Check, type Fault, type FairnessSetting, type PlanDraft } from './fault'
+import { limitCanBeRead } from './limitFaults'
 import { limitFor } from './limitFor'
 
 export type { Fault, FairnessSetting, Mend, PlanDraft } from './fault'
@@ -201,6 +202,7 @@ const checks: Check[] = [
   unequalAge,
   packNearDate,
   readable,
+  limitCanBeRead,
   asDeepAsTheJoint,
   asTheJoint,
   bendsWhatBreaks,
@@ -220,6 +222,7 @@ export const faultIds = [
   'pack-near-date',
   'reads-not-so-high',
   'reads-not-so-low',
+  'limit-not-read',
   'not-as-deep',
   'not-as-the-joint',
   'cannot-bend',

@@ -1,3 +1,4 @@
+import { readsAtAll } from '../coupons/reading'
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../knowledge/families'
 import type { Brief } from '../records/joint'
@@ -294,6 +295,11 @@ describe('fairness', () => {
       { brief: { ...brief, geometry: 'butt-edge' } },
     ],
     [
+      'limit-not-read',
+      { ...fair, arms: [arm('a1', { passLimit: 0.0001 })] },
+      { ...fair, arms: [arm('a1', { passLimit: 0.5 })] },
+    ],
+    [
       'cannot-bend',
       { ...fair, arms: [{ ...arm('a1'), test: 'bend' as const, size: { thicknessMm: 4 }, passLimit: 10 }] },
       fair,
@@ -321,9 +327,11 @@ describe('fairness', () => {
       const before = fairness(raises, { ...setting, ...more })
       const mend = before.find((fault) => fault.id === id)!.mend
       if (!mend) continue
-      const after = ids(mend.apply(raises), more)
-      expect(after, id).not.toContain(id)
-      expect(after.length).toBeLessThan(before.length)
+      const after = fairness(mend.apply(raises), { ...setting, ...more })
+      const counted = (list: typeof after) =>
+        list.filter((fault) => !fault.note || fault.id === id).map((one) => one.id)
+      expect(counted(after), id).not.toContain(id)
+      expect(counted(after).length, `${id}: ${counted(after)}`).toBeLessThan(counted(before).length)
     }
     const mendable = cases.filter(
       ([id, raises, , more = {}]) => fairness(raises, { ...setting, ...more }).find((fault) => fault.id === id)!.mend,
@@ -340,6 +348,30 @@ describe('fairness', () => {
         'unequal-age',
       ]),
     )
+  })
+  describe('a limit that nothing reads', () => {
+    const found = (passLimit: number, more = {}) =>
+      fairness({ ...fair, arms: [arm('a1', { passLimit, ...more })] }, setting).find(
+        ({ id }) => id === 'limit-not-read',
+      )
+    it('is named with what is read and what becomes of such a piece, and offers what tells it', () => {
+      // 0.0001 MPa × 300 mm² = 0.03 N, where the gauge’s five steps begin at more.
+      const fault = found(0.0001)!
+      expect(fault.text).toContain('lost in handling')
+      expect([fault.mend!, ...(fault.more ?? [])].map(({ words }) => words).join()).toContain('proof load')
+      const proof = [fault.mend!, ...fault.more!].at(-1)!.apply({ ...fair, arms: [arm('a1', { passLimit: 0.0001 })] })
+      expect(proof.arms[0]).toMatchObject({ id: 'a1', test: 'proof', passLimit: 2 })
+      expect(found(1000)!.text).toContain('misses it')
+      expect(found(0.5)).toBeUndefined()
+    })
+    it('is not offered a bucket that is heavier than the limit', () => {
+      const [least] = readsAtAll({ way: 'water' }, setting.gauge)
+      // A paper cup of 10 g and 20 ml.
+      expect(least).toBeCloseTo(0.03 * 9.80665, 9)
+      const size = { widthMm: 25, overlapMm: 12 }
+      expect(found((least * 0.98) / 300, { size, read: { way: 'water' } })).toBeDefined()
+      expect(found((least * 1.02) / 300, { size, read: { way: 'water' } })).toBeUndefined()
+    })
   })
   it('says what each would do to the answer', () => {
     for (const [id, raises, , more = {}] of cases)
