@@ -7,6 +7,7 @@ import { keptPairs } from '../../../core/choice/shareKept'
 import { guessRecord, openedHunch } from '../../../core/choice/hunch'
 import { countsLosses, gradingOf, testKinds } from '../../../core/knowledge/testKinds'
 import { limitInShort } from '../../../core/planning/limitMeans'
+import { inSentence } from '../../../core/quantities/inSentence'
 import { measured } from '../../../core/quantities/betterUnit'
 import { armWords } from '../../../core/planning/arms'
 import { ratiosFrom } from '../../../core/statistics/ratioFrom'
@@ -74,9 +75,25 @@ const hunch = computed(() => {
 })
 const guesses = computed(() => guessRecord(latestDecisions(bench)))
 
+/** Where all three ways of judging come to the same procedure; null where they part, or are not worked out yet. */
+const agreed = ref<string | null>(null)
+const picked = ref<string | null>(null)
+/** What the real joint, Why and the decision all speak of: picked, decided, agreed on, or the strongest. */
+const about = computed(() => {
+  const known = (id: string | null | undefined) => candidates.value.some(({ procedure }) => procedure.id === id)
+  return [picked.value, props.view.decision?.procedure, agreed.value, told.value?.leader].find(known) ?? null
+})
+/** Why that one is not the headline’s; null where it is. */
+const parts = computed(() =>
+  about.value && about.value === agreed.value && told.value && told.value.leader !== agreed.value
+    ? `By strength alone it is ${inSentence(nameOf(told.value.leader))}; on all that counts, all three ways come to ` +
+      `${inSentence(nameOf(agreed.value))}.`
+    : null,
+)
+
 watch(
-  () => candidates.value[0]?.margin,
-  (margin) => margin && !refused.value && why.suggest(whyMargin(candidates.value[0]!, test.value)),
+  () => candidates.value.find(({ procedure }) => procedure.id === about.value),
+  (one) => one?.margin && !refused.value && why.suggest(whyMargin(one, test.value)),
 )
 </script>
 
@@ -153,18 +170,27 @@ watch(
     <ShareKept v-for="pair in kept" :key="pair.exposed.id" :view="props.view" :pair="pair" />
     <!-- Below the first screen, a part a frame. -->
     <AfterPaint v-if="!refused && view.readings.length && (beside || analysis)">
-      <WeighedChoice :view="props.view" />
+      <WeighedChoice :view="props.view" @agreed="agreed = $event" />
       <AfterPaint>
-        <RealJoint v-if="!beside" :view="view" :candidates="candidates" :leader="told?.leader ?? null" :test="test" />
+        <RealJoint
+          v-if="!beside"
+          :view="view"
+          :candidates="candidates"
+          :about="about"
+          :test="test"
+          @pick="picked = $event"
+        />
         <DecideForm
           :view="view"
           :whole="props.view"
           :candidates="candidates"
-          :leader="told?.leader ?? null"
+          :about="about"
+          :parts="parts"
           :unit="kind.unit"
           :hunch="hunch"
           :pending="keptShares === null"
           :name-of="nameOf"
+          @pick="picked = $event"
         />
       </AfterPaint>
     </AfterPaint>

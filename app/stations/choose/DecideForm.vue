@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { forecastsOf } from '../../../core/choice/forecasts'
 import type { HunchResult } from '../../../core/choice/hunch'
 import { knownOf } from '../../../core/choice/known'
+import { inSentence } from '../../../core/quantities/inSentence'
 import { insert } from '../../../core/records/entry'
 import { useMinute, stampNow } from '../../bench/clock'
 import { newId } from '../../bench/ids'
@@ -23,8 +24,10 @@ const props = defineProps<{
   /** the joint with all tests of its round */
   whole: JointView
   candidates: Candidate[]
-  /** what the pulls speak for */
-  leader: string | null
+  /** the procedure that the page speaks of */
+  about: string | null
+  /** why it is not the headline’s; null where it is */
+  parts: string | null
   unit: string
   /** the margin is not worked out yet, and would be missing from what is kept */
   pending: boolean
@@ -32,15 +35,15 @@ const props = defineProps<{
   hunch: HunchResult | null
   nameOf: (id: string) => string
 }>()
+defineEmits<{ pick: [procedure: string] }>()
 const bench = useBench()
 const setting = useSetting(() => props.view)
 const now = useMinute()
-const choice = ref<string | null>(null)
 const reason = ref('')
 const { clear, refuse } = useAttempt()
 const service = computed(() => props.view.joint.brief.inServiceBy)
 const decision = computed(() => props.view.decision)
-const toDecide = computed(() => choice.value ?? decision.value?.procedure ?? props.leader)
+const toDecide = computed(() => props.about)
 
 async function decide() {
   const candidate = props.candidates.find(({ procedure }) => procedure.id === toDecide.value)
@@ -82,9 +85,11 @@ async function decide() {
       <v-btn class="go" :to="{ name: 'card', params: { joint: view.joint.id } }">Print the procedure card</v-btn>
       <v-btn class="alt" :to="{ name: 'glue', params: { joint: view.joint.id } }">Glue the build’s joints</v-btn>
     </div>
-    <form @submit.prevent="decide">
+    <p v-if="parts" class="careful" data-parts>{{ parts }}</p>
+    <!-- What is weighed meanwhile puts no other procedure under a hand that has begun to decide. -->
+    <form @submit.prevent="decide" @focusin="about && $emit('pick', about)">
       <FieldPart :label="decision ? 'Decide otherwise' : 'The procedure for the real joint'">
-        <select class="plain" :value="toDecide" @change="choice = ($event.target as HTMLSelectElement).value">
+        <select class="plain" :value="toDecide" @change="$emit('pick', ($event.target as HTMLSelectElement).value)">
           <option v-for="one in candidates" :key="one.procedure.id" :value="one.procedure.id">
             {{ one.procedure.letter }} {{ one.procedure.name }}
           </option>
@@ -94,7 +99,7 @@ async function decide() {
         <input v-model="reason" class="plain" placeholder="holds three times the load and is ready in a day" />
       </FieldPart>
       <v-btn :class="decision ? 'alt' : 'go'" type="submit"
-        >Decide for {{ toDecide ? nameOf(toDecide).toLowerCase() : 'it' }}</v-btn
+        >Decide for {{ toDecide ? inSentence(nameOf(toDecide)) : 'it' }}</v-btn
       >
     </form>
     <ProblemLine />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { marginInWords, basisWords, winWords } from '../../../core/choice/real/marginWords'
 import { WANTED_TIMES, winsOf } from '../../../core/choice/real/win'
 import type { TestId } from '../../../core/knowledge/testKinds'
@@ -14,14 +14,11 @@ import { whyMargin } from './whyChoice'
 import { whyFactor, whyWin } from './whyCounted'
 
 /** What the real joint holds with one of the procedures: what its surroundings take, and what would win margin. */
-const props = defineProps<{ view: JointView; candidates: Candidate[]; leader: string | null; test: TestId }>()
+const props = defineProps<{ view: JointView; candidates: Candidate[]; about: string | null; test: TestId }>()
+defineEmits<{ pick: [procedure: string] }>()
 const bench = useBench()
-const chosen = ref<string | null>(null)
 const able = computed(() => props.candidates.filter(({ margin }) => margin !== null))
-const shown = computed(() => {
-  const by = (id: string | null | undefined) => able.value.find(({ procedure }) => procedure.id === id)
-  return by(chosen.value) ?? by(props.view.decision?.procedure) ?? by(props.leader) ?? able.value[0] ?? null
-})
+const shown = computed(() => able.value.find(({ procedure }) => procedure.id === props.about) ?? null)
 const margin = computed(() => shown.value?.margin ?? null)
 const nameOf = (id: string) => props.candidates.find(({ procedure }) => procedure.id === id)?.procedure.name ?? '?'
 const wins = computed(() => {
@@ -57,7 +54,7 @@ const winLines = computed(() => (wins.value ? winWords(wins.value, WANTED_TIMES,
       label="Procedure of the real joint"
       :options="able.map(({ procedure: { id, letter, name } }) => ({ value: id, words: `${letter} ${name}` }))"
       :model-value="shown.procedure.id"
-      @update:model-value="chosen = $event"
+      @update:model-value="$event && $emit('pick', $event)"
     />
     <p class="said">
       {{ marginInWords(margin, view.joint.brief) }}

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import { schools } from '../../../core/choice/rank'
 import type { JointView } from '../../bench/jointView'
 import { kindWords } from '../../bench/kindWords'
@@ -14,6 +14,7 @@ import { neededWords, whyWords } from './weighWords'
 
 /** The round judged on all that counts, in three ways, with weights that can be tried. */
 const props = defineProps<{ view: JointView }>()
+const emit = defineEmits<{ agreed: [procedure: string | null] }>()
 const bench = useBench()
 const {
   items,
@@ -37,13 +38,18 @@ const currency = computed(() => bench.bench?.currency ?? '')
 const nameOf = (id: string) => procedures.value.find((one) => one.id === id)?.name ?? '?'
 const itemOf = (id: string) => items.value.find(({ criterion }) => criterion.id === id)!
 const names = { procedure: nameOf, item: itemOf }
+/** What all three ways come to; null where they part. */
+const agreed = computed(() => {
+  const winners = result.value?.winners
+  const first = winners?.points ?? null
+  return winners && first && schools.every((school) => winners[school] === first) ? first : null
+})
+watch(agreed, (one) => emit('agreed', one), { immediate: true })
 const said = computed(() => {
   if (!result.value) return []
-  const { winners, why } = result.value
-  const first = winners.points
-  if (first && schools.every((school) => winners[school] === first))
-    return [`All three ways come to the same: ${nameOf(first)}.`]
-  return whyWords(why, names)
+  return agreed.value
+    ? [`All three ways come to the same: ${nameOf(agreed.value)}.`]
+    : whyWords(result.value.why, names)
 })
 const second = computed(() => result.value?.needed[0]?.procedure ?? null)
 const needed = computed(() => (result.value ? neededWords(result.value.needed, names, currency.value) : []))

@@ -59,6 +59,35 @@ describe('what the real joint holds', () => {
     mounted.wrapper.unmount()
   })
 
+  it('is of the same procedure as Why and the decision, whichever of them was pressed', async () => {
+    const mounted = await mountAt(buildDemoBench(NOW), '/joint/h1/choose')
+    await shown(mounted, '[data-weighed] .said')
+    const { wrapper } = mounted
+    const decided = () => (wrapper.find('.decide select').element as HTMLSelectElement).value
+    const held = () => wrapper.find('[data-real-joint] .said').text()
+    const realOf = () => wrapper.find('[data-real-joint] [aria-pressed="true"]').text()
+    const letter = (id: string) => mounted.bench.get('procedure', id)!.letter
+    expect(realOf().startsWith(letter(decided()))).toBe(true)
+    const others = wrapper.findAll('.decide option').map((one) => (one.element as HTMLOptionElement).value)
+    const before = held()
+    for (const other of others.filter((id) => id !== decided())) {
+      await wrapper.find('.decide select').setValue(other)
+      await flushPromises()
+      expect(decided()).toBe(other)
+      expect(wrapper.find('.decide form button').text()).toContain(mounted.bench.get('procedure', other)!.name.slice(1))
+      // Of what has no margin nothing is said, and never another’s.
+      if (!wrapper.find('[data-real-joint]').exists()) continue
+      expect(realOf().startsWith(letter(other))).toBe(true)
+      expect(held()).not.toBe(before)
+      expect(wrapper.find('#why').text()).toContain('margin of the real joint')
+    }
+    const [first] = wrapper.findAll('[data-real-joint] .which button')
+    await first!.trigger('click')
+    await flushPromises()
+    expect(first!.text().startsWith(letter(decided()))).toBe(true)
+    mounted.wrapper.unmount()
+  })
+
   it('takes what was measured in place of what is typical, and opens in Why', async () => {
     const mounted = await mountAt(
       (() => {
