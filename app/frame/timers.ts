@@ -1,5 +1,7 @@
 import { computed, shallowRef, watch, type ComputedRef, type Ref } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
+import { exposureRows } from '../../core/knowledge/exposures'
+import { exposingOf } from '../../core/planning/exposing'
 import { doneOnce, heldByFire, taskOf, type FireWatch } from '../../core/planning/gluing'
 import { DAY_MS } from '../../core/quantities/days'
 import { stepWords } from '../../core/planning/stepWords'
@@ -35,7 +37,7 @@ function waitingSteps(bench: ReturnType<typeof useBench>): Timer[] {
   const fire = watchFire.value?.(bench, now()) ?? { glues: {}, all: [] }
   return bench
     .all('round')
-    .flatMap((round) => waitingOf(bench, round, fire))
+    .flatMap((round) => [...waitingOf(bench, round, fire), ...exposedOf(bench, round)])
     .sort((x, y) => x.at - y.at)
 }
 
@@ -62,6 +64,27 @@ function waitingOf(bench: ReturnType<typeof useBench>, { id, joint }: Round, fir
       return [{ key: coupon.id, label: coupon.label, what: stepWords[step.kind], since, at, lateAt, to }]
     })
   })
+}
+
+/** Pieces that are in their heat, cold or water: called out together when the last of an arm is due out. */
+function exposedOf(bench: ReturnType<typeof useBench>, round: Round): Timer[] {
+  const inIt = bench.pulled(round.id).coupons.filter(({ exposed }) => exposed && exposed.until === undefined)
+  if (!inIt.length) return []
+  return exposingOf(round, [], inIt, 0).flatMap(({ arm, exposure, runs, due }): Timer[] =>
+    due === null
+      ? []
+      : [
+          {
+            key: `${round.id} ${arm.id} exposed`,
+            label: runs.length > 1 ? `${runs[0]!.label} and ${runs.length - 1} more` : runs[0]!.label,
+            what: exposureRows[exposure.kind].acts!.end.toLowerCase(),
+            since: Math.min(...runs.map(({ exposed }) => exposed!.from)),
+            at: due,
+            lateAt: null,
+            to: { name: 'glue', params: { joint: round.joint } },
+          },
+        ],
+  )
 }
 
 const has = (stamps: Coupon['stamps'], step: string) => stamps.some((stamp) => stamp.step === step)

@@ -19,6 +19,10 @@ export interface ExposureKindRow {
   words: (amount: number, long: string) => string
   /** what should lie at hand */
   tool?: string
+  /** how it is begun and ended; left out: it passes by itself, or is done at the pull */
+  acts?: { begin: string; end: string }
+  /** what to mind before it begins */
+  caution?: string
 }
 
 /** What a coupon can go through after its cure and before its test (methods.md 5). */
@@ -30,6 +34,10 @@ const kinds = {
     usual: ({ heatC }) => ({ amount: heatC ?? 50, hours: 2 }),
     words: (amount, long) => `after ${long} at ${amount} °C`,
     tool: 'hot box with a thermometer',
+    acts: { begin: 'Put them into the heat', end: 'Take them out of the heat' },
+    caution:
+      'Heat drives vapours out and may set fire to what is still drying: cured pieces only, a thermometer in the box, ' +
+      'air, and somebody in the room. What comes out is hot.',
   },
   cold: {
     name: 'cold',
@@ -38,6 +46,8 @@ const kinds = {
     usual: ({ coldC }) => ({ amount: coldC ?? -15, hours: 12 }),
     words: (amount, long) => `after ${long} at ${minus(amount)} °C`,
     tool: 'room in the freezer',
+    acts: { begin: 'Put them into the cold', end: 'Take them out of the cold' },
+    caution: 'In a closed bag, apart from food.',
   },
   wash: {
     name: 'washing',
@@ -45,6 +55,7 @@ const kinds = {
     usual: () => ({ amount: 3, hours: 6 }),
     words: (amount) => `after ${count(amount, 'wash', 'washes')}`,
     tool: 'washing bag',
+    acts: { begin: 'Begin the washing', end: 'They are washed and dry' },
   },
   soak: {
     name: 'soaking',
@@ -52,12 +63,14 @@ const kinds = {
     usual: () => ({ amount: 24, hours: 24 }),
     words: (amount) => `after ${+amount.toPrecision(3)} h under water`,
     tool: 'jar of water',
+    acts: { begin: 'Put them under water', end: 'Take them out of the water' },
   },
   sun: {
     name: 'sun',
     unit: 'days in the sun',
     usual: () => ({ amount: 14, hours: 336 }),
     words: (amount) => `after ${count(amount, 'day')} on a sunny sill`,
+    acts: { begin: 'Put them on the sill', end: 'Take them off the sill' },
   },
   flex: {
     name: 'flexing',

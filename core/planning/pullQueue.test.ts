@@ -33,7 +33,7 @@ describe('the order of the pulls', () => {
     const left = [
       coupon('H1-A1', 3, 0),
       coupon('H1-A2', 0, 10 * H),
-      coupon('H1-A3', 1, 0, 'soaked'),
+      coupon('H1-A3', 1, 0, 'soaked', { exposed: { from: 24 * H } }),
       coupon('H1-A4', 2, null),
       coupon('H1-A5', 4, 22 * H, 'young'),
     ]
@@ -49,6 +49,8 @@ describe('the order of the pulls', () => {
         ['H1-A4', null],
       ],
     ])
+    // Nobody began it: it is none of those that were soaked.
+    expect(readyFrom({ ...left[2]!, exposed: undefined }, procedure, arms[1]!)).toBeNull()
     expect(at(48)[0]).toEqual(['H1-A2', 'H1-A3', 'H1-A1', 'H1-A5'])
     expect(readyFrom(left[2]!, procedure, arms[1]!)).toBe(48 * H)
   })

@@ -2,25 +2,33 @@ import type { Arm, Round } from '../records/round'
 import type { Coupon } from '../records/coupon'
 import type { Procedure } from '../records/procedure'
 import { armOf } from './armOf'
+import { exposedUntil, isPutThrough } from './exposing'
 import { curedFrom } from './gluing'
 
 const HOUR_MS = 3_600_000
 
-/** Ready for its test from, ms: cured, and through what it is exposed to; null before it is closed. */
+/**
+ * Ready for its test from, ms: cured, and through what it is exposed to. null before it is closed, and where what it is
+ * to be put through was not begun.
+ */
 export function readyFrom(
   coupon: Coupon,
   procedure: Procedure,
   arm: Pick<Arm, 'ageS' | 'exposure'> | null,
 ): number | null {
   const cured = curedFrom(coupon, procedure, arm)
-  return cured === null ? null : cured + (arm?.exposure?.hours ?? 0) * HOUR_MS
+  const exposure = arm?.exposure ?? null
+  if (cured === null || exposure === null) return cured
+  const { hours } = exposure
+  // Weeks that pass and flexes at the pull need no note of their own.
+  return isPutThrough(exposure) ? exposedUntil(coupon, exposure) : cured + hours * HOUR_MS
 }
 
 /** Coupons that are still to be pulled. */
 export interface PullQueue {
   /** in pull order: what is ready */
   ready: Coupon[]
-  /** passed over until it is, the first one first; at: ms, null while it is not closed */
+  /** passed over until it is, the first one first; at: ms, null while it is not closed, or not put through its heat */
   waiting: { coupon: Coupon; at: number | null }[]
 }
 

@@ -3,6 +3,8 @@ import { inSentence } from '../../../core/quantities/inSentence'
 import { computed, toRef } from 'vue'
 import { directionRows } from '../../../core/knowledge/directions'
 import { PULLING_CAUTION } from '../../../core/knowledge/hazards'
+import { countsLosses } from '../../../core/knowledge/testKinds'
+import { lacksExposure } from '../../../core/planning/exposing'
 import { lightestOf } from '../../../core/readings/lightest'
 import { hatchOf, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
@@ -10,6 +12,7 @@ import { useKey } from '../../look/keys'
 import SeamDrawing from '../../look/seam/SeamDrawing.vue'
 import BigFigure from './BigFigure.vue'
 import CouponPhotos from './CouponPhotos.vue'
+import ExposureGate from './ExposureGate.vue'
 import FacePaint from './FacePaint.vue'
 import FlexFirst from './FlexFirst.vue'
 import HowItEnded from './HowItEnded.vue'
@@ -66,7 +69,9 @@ const place = computed(() => {
   const which = `${first.indexOf(direction.value) + 1} of ${first.length}`
   return `before it, on the same piece: ${directionRows[direction.value].name} (${which})`
 })
-useKey('log', () => void log())
+/** A piece that was not put through what its arm asks: that is said before it is pulled. */
+const gated = computed(() => coupon.value !== null && logged.value === null && lacksExposure(coupon.value, arm.value))
+useKey('log', () => void (gated.value ? undefined : log()))
 </script>
 
 <template>
@@ -84,7 +89,9 @@ useKey('log', () => void log())
         :coupon="coupon"
         :goal="arm.exposure.amount"
       />
-      <div class="two">
+      <ExposureGate v-if="gated" :coupon="coupon" :arm="arm" :round="view.round!" />
+      <!-- What is counted before the wash is counted here too. -->
+      <div v-if="!gated || countsLosses(arm.test)" class="two">
         <div>
           <div class="card picture">
             <SeamDrawing
@@ -119,34 +126,37 @@ useKey('log', () => void log())
           />
         </div>
       </div>
-      <HowItEnded
-        v-model="form"
-        v-bind="{ test, lightest, spare }"
-        :gauge="bench.bench!.gauge.name"
-        :corrects="logged !== null"
-      />
-      <FacePaint
-        v-if="!seen && form.end !== 'fault' && form.end !== 'handling'"
-        :key="`paint ${coupon.id}`"
-        v-model="form"
-        :a="hatchOf(view.a)"
-        :b="hatchOf(view.b)"
-        :face="likely.face"
-      />
-      <PhotoReading :key="`photo ${coupon.id}`" v-model="form" :coupon="coupon" :face="likely.face" />
-      <CouponPhotos :key="`photos ${coupon.id}`" :coupon="coupon" :procedure="procedure" />
-      <FieldPart class="note" label="Note">
-        <input v-model="form.note" class="plain" placeholder="strings, voids, smell, a twist in the pull" />
-      </FieldPart>
-      <ProblemLine />
-      <div class="acts">
-        <v-btn :key="coupon.id" class="go bench-size at-thumb" @click="log"
-          >{{ logged ? 'Correct this pull' : 'Log this pull' }}<kbd>L</kbd></v-btn
-        >
-        <v-btn v-if="chosen" class="quiet" @click="leave()">{{
-          left.length ? `Back to ${left[0]!.label}` : 'Leave it as it is'
-        }}</v-btn>
-      </div>
+      <template v-if="!gated">
+        <HowItEnded
+          v-model="form"
+          v-bind="{ test, lightest, spare }"
+          :gauge="bench.bench!.gauge.name"
+          :corrects="logged !== null"
+        />
+        <FacePaint
+          v-if="!seen && form.end !== 'fault' && form.end !== 'handling'"
+          :key="`paint ${coupon.id}`"
+          v-model="form"
+          :a="hatchOf(view.a)"
+          :b="hatchOf(view.b)"
+          :face="likely.face"
+        />
+        <PhotoReading :key="`photo ${coupon.id}`" v-model="form" :coupon="coupon" :face="likely.face" />
+        <CouponPhotos :key="`photos ${coupon.id}`" :coupon="coupon" :procedure="procedure" />
+        <FieldPart class="note" label="Note">
+          <input v-model="form.note" class="plain" placeholder="strings, voids, smell, a twist in the pull" />
+        </FieldPart>
+        <ProblemLine />
+        <div class="acts">
+          <v-btn :key="coupon.id" class="go bench-size at-thumb" @click="log"
+            >{{ logged ? 'Correct this pull' : 'Log this pull' }}<kbd>L</kbd></v-btn
+          >
+          <v-btn v-if="chosen" class="quiet" @click="leave()">{{
+            left.length ? `Back to ${left[0]!.label}` : 'Leave it as it is'
+          }}</v-btn>
+        </div>
+      </template>
+      <v-btn v-if="gated && chosen && left.length" class="quiet" @click="leave()">Back to {{ left[0]!.label }}</v-btn>
       <SetAside v-if="logged && !logged.setAside" :reading="logged" :label="coupon.label" @done="leave()" />
       <PassOver
         v-if="!logged && left.length > 1"
@@ -165,7 +175,13 @@ useKey('log', () => void log())
     </div>
     <PasteSheet v-if="left.length" :view="view" />
     <PulledList v-if="view.readings.length || view.earlier.length" :view="view" @correct="correct" />
-    <NextPulls v-if="left.length > 1" :queue="queue" :at-hand="coupon?.id ?? null" :round="view.round!" />
+    <NextPulls
+      v-if="left.length > 1"
+      :queue="queue"
+      :at-hand="coupon?.id ?? null"
+      :round="view.round!"
+      :procedures="view.procedures"
+    />
   </div>
 </template>
 

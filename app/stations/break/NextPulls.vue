@@ -1,30 +1,44 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PullQueue } from '../../../core/planning/pullQueue'
+import { closedAt } from '../../../core/planning/gluing'
+import type { Coupon } from '../../../core/records/coupon'
+import type { Procedure } from '../../../core/records/procedure'
 import type { Round } from '../../../core/records/round'
 import { useMinute } from '../../bench/clock'
 import { plural } from '../../look/figures'
 import { momentName } from '../../look/times'
 
 /** What is pulled next, how that order came about, and what is passed over until it is ready. */
-const props = defineProps<{ queue: PullQueue; atHand: string | null; round: Round }>()
+const props = defineProps<{
+  queue: PullQueue
+  atHand: string | null
+  round: Round
+  procedures: readonly Procedure[]
+}>()
 const now = useMinute()
 const orderWords = {
   shuffled: 'Order shuffled',
   'least-trusted-first': 'The least trusted first, shuffled among themselves',
   'as-written': 'As they were glued',
 } as const
+const isClosed = (coupon: Coupon) => {
+  const procedure = props.procedures.find(({ id }) => id === coupon.procedure)
+  return procedure !== undefined && closedAt(coupon, procedure) !== null
+}
 const next = computed(() => props.queue.ready.filter(({ id }) => id !== props.atHand).slice(0, 4))
 const passed = computed(() => {
   const { waiting } = props.queue
   if (!waiting.length) return ''
-  const open = waiting.filter(({ at }) => at === null).length
+  const lacking = waiting.filter(({ coupon, at }) => at === null && isClosed(coupon)).length
+  const open = waiting.filter(({ at }) => at === null).length - lacking
   const first = waiting[0]!
   const when = first.at === null ? '' : `; ${first.coupon.label} is ready from ${momentName(first.at, now.value)}`
   const few = waiting.length <= 6 ? ` (${waiting.map(({ coupon }) => coupon.label).join(', ')})` : ''
   return (
     `Passed over, not ready: ${plural(waiting.length, 'coupon')}${few}${when}` +
-    `${open ? `; ${open} not closed yet` : ''}.`
+    `${open ? `; ${open} not closed yet` : ''}` +
+    `${lacking ? `; ${lacking} not put through yet what their test asks` : ''}.`
   )
 })
 </script>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { testKinds } from '../../../core/knowledge/testKinds'
 import { armWords } from '../../../core/planning/arms'
-import { curedFrom } from '../../../core/planning/gluing'
+import { readyFrom } from '../../../core/planning/pullQueue'
 import { earlierWords } from '../../../core/readings/earlier'
 import type { Reading } from '../../../core/records/reading'
 import type { Arm } from '../../../core/records/round'
@@ -29,7 +29,7 @@ const now = useMinute()
 const kind = computed(() => testKinds[props.arm?.test ?? 'lap-shear'])
 const early = computed(() => (props.logged ? null : earlyBy(props.coupon, props.procedure, props.arm, now.value)))
 const behind = computed(() => earlierWords(props.earlier))
-const cured = computed(() => curedFrom(props.coupon, props.procedure, props.arm))
+const ready = computed(() => readyFrom(props.coupon, props.procedure, props.arm))
 </script>
 
 <template>
@@ -41,7 +41,7 @@ const cured = computed(() => curedFrom(props.coupon, props.procedure, props.arm)
         {{ arm ? armWords(arm) : kind.name }} ·
         {{ place }}
         <template v-if="behind"> · already {{ behind }}</template>
-        <template v-if="cured && cured <= now"> · ready since {{ momentName(cured, now) }}</template>
+        <template v-if="ready && ready <= now"> · ready since {{ momentName(ready, now) }}</template>
       </p>
     </div>
   </header>

@@ -1,11 +1,14 @@
 import { insert, type Change } from '../../../core/records/entry'
 import { MOST_ROWS, pastedEnd, type PastedTable } from '../../../core/formats/pastedRows'
 import { sayError } from '../../../core/messages'
+import { exposureWords } from '../../../core/knowledge/exposures'
 import { formulaOf, gradingOf } from '../../../core/knowledge/testKinds'
 import { armOf } from '../../../core/planning/arms'
+import { lacksExposure } from '../../../core/planning/exposing'
 import { sizeOf } from '../../../core/readings/interpret'
 import type { Reading } from '../../../core/records/reading'
 import type { JointView } from '../../bench/jointView'
+import { endedByPull } from '../../bench/exposing'
 import { newId } from '../../bench/ids'
 import { plural } from '../../look/figures'
 import type { useBench } from '../../bench/store'
@@ -64,6 +67,8 @@ function readingOf(
   const procedure = view.procedures.find((one) => one.id === coupon.procedure)!
   const arm = armOf(view.round!, coupon)
   const { test } = arm
+  if (lacksExposure(coupon, arm))
+    return `nothing is noted of what it goes through first, ${exposureWords(arm.exposure!)}`
   if (gradingOf(test)) return 'its test is looked at, not read: grade it by itself'
   const cell = (index: number | null) => (index === null ? '' : (cells[index] ?? ''))
   const [read, where] = [cell(mapping.reading), cell(mapping.where)]
@@ -95,6 +100,9 @@ function readingOf(
 export const logPasted = (bench: Store, view: JointView, readings: readonly Reading[]): Promise<boolean> =>
   bench.write(
     `${view.joint.code}: ${plural(readings.length, 'pull')} from a sheet`,
-    readings.map((one): Change => insert('reading', one)),
+    readings.flatMap((one): Change[] => {
+      const coupon = view.coupons.find(({ id }) => id === one.coupon)!
+      return [insert('reading', one), ...endedByPull(coupon, armOf(view.round!, coupon), one.at)]
+    }),
     true,
   )

@@ -13,6 +13,7 @@ import type { Coupon } from '../../../core/records/coupon'
 import type { Procedure } from '../../../core/records/procedure'
 import type { TestId } from '../../../core/knowledge/testKinds'
 import { askAboutClash } from '../../bench/clash'
+import { endedByPull } from '../../bench/exposing'
 import { newId } from '../../bench/ids'
 import { readingWords, readReading } from '../../bench/settled'
 import type { useBench } from '../../bench/store'
@@ -71,6 +72,7 @@ export function logPull(bench: Store, pull: PullOf, form: PullForm, now: number)
     [
       insert('reading', reading),
       ...closing(bench, pull, reading, now),
+      ...endedByPull(coupon, arm, now),
       ...spare.map((one): Change => insert('coupon', one)),
     ],
     reading,

@@ -27,6 +27,7 @@ import CallMe from './CallMe.vue'
 import ClockStrips from './ClockStrips.vue'
 import CureLook from './CureLook.vue'
 import CureTimes from './CureTimes.vue'
+import ExposureList from './ExposureList.vue'
 import HandsFree from './HandsFree.vue'
 import TaskCard from './TaskCard.vue'
 import TimetableCard from './TimetableCard.vue'
@@ -149,6 +150,7 @@ useKey('step', () => void done())
           @block="doBlock(bench, tasks, task, stampNow())"
         />
         <AllGlued v-else :view="view" :now="now" />
+        <ExposureList :view="view" :now="now" />
         <BuildJoints v-if="view.decision" :view="view" :setting="setting" />
 
         <section v-if="view.coupons.some((coupon) => coupon.stamps.length)" aria-labelledby="clock">
