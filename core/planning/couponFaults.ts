@@ -10,11 +10,12 @@ import type { LoadMode } from '../knowledge/vocabulary'
 import { copiesJoint } from '../loads/copies'
 import { durationWords } from '../quantities/durations'
 import { digitsOf, figureOf } from '../quantities/figure'
+import type { Brief } from '../records/joint'
 import type { Arm, ArmRead } from '../records/round'
 import type { Procedure } from '../records/procedure'
 import type { Situation } from '../situation/situation'
 import { armWords } from './arms'
-import { newArm } from './newArm'
+import { newArm, resized } from './newArm'
 import { letters, withArm, type Check, type FairnessSetting, type Fault, type Mend, type PlanDraft } from './fault'
 import { couponSides } from './sides'
 import { testsOf } from './testsOf'
@@ -52,7 +53,7 @@ function sizeWords(size: CouponSize, was: CouponSize): string {
 }
 
 /** Smaller size, lever, hung weights, water, in this order: what each would make of a load that cannot be read. */
-function waysToRead(arm: Arm, wish: CouponWish): Mend[] {
+function waysToRead(arm: Arm, wish: CouponWish, brief: Brief): Mend[] {
   const mends: Mend[] = []
   const patched = (patch: Partial<Arm>) => (draft: PlanDraft) => withArm(draft, arm.id, patch)
   const byGauge = draftCoupon(wish)
@@ -63,7 +64,8 @@ function waysToRead(arm: Arm, wish: CouponWish): Mend[] {
       const { size, taped: shut } = byGauge
       mends.push({
         words: `Make it: ${words}${taped}`,
-        apply: patched({ size, read: GAUGE, ...(shut && { taped: shut }) }),
+        apply: (draft) =>
+          withArm(draft, arm.id, { ...resized(arm, size, brief), read: GAUGE, ...(shut && { taped: shut }) }),
       })
     }
   }
@@ -92,7 +94,7 @@ export const readable: Check = (draft, setting) =>
     const low = found.filter(({ load }) => load && load[0] < from)
     const wish = high.length || low.length ? wishOf(arm, draft, setting) : null
     if (!wish) return []
-    const [mend = null, ...more] = waysToRead(arm, wish)
+    const [mend = null, ...more] = waysToRead(arm, wish, setting.brief)
     const fault = (id: string, list: typeof found, text: string): Fault[] =>
       list.length
         ? [
@@ -203,7 +205,8 @@ export const asDeepAsTheJoint: Check = (draft, setting) =>
             words: `Make it as deep: ${[sizeWords(made.size, arm.size), made.taped ? 'three edges taped shut' : '']
               .filter(Boolean)
               .join(', ')}`,
-            apply: (of) => withArm(of, arm.id, { size: made.size, taped: made.taped, read: made.read }),
+            apply: (of) =>
+              withArm(of, arm.id, { ...resized(arm, made.size, setting.brief), taped: made.taped, read: made.read }),
           }
         : null
     const judged = mm < depthMm ? 'it would acquit a glue that stays wet in the joint' : 'it would condemn a glue'

@@ -10,7 +10,7 @@ import { wishOf } from './couponFaults'
 import { ENOUGH_BLOCKS, fairness } from './fairness'
 import type { FairnessSetting, PlanDraft } from './fault'
 import { proofArm } from './limitFaults'
-import { newArm, usualExposure } from './newArm'
+import { newArm, resized, usualExposure } from './newArm'
 import { fullCureS } from './steps'
 import { testsOf } from './testsOf'
 
@@ -69,7 +69,8 @@ function sized(draft: PlanDraft, setting: FairnessSetting): PlanDraft {
   const made = new Map<TestId, Partial<Arm>>()
   const arms = draft.arms.map((arm) => {
     if (!made.has(arm.test)) made.set(arm.test, couponOf(arm, draft, setting))
-    return { ...arm, ...made.get(arm.test) }
+    const { size = arm.size, ...rest } = made.get(arm.test)!
+    return { ...resized(arm, size, setting.brief), ...rest }
   })
   return { ...draft, arms }
 }

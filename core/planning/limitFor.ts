@@ -1,4 +1,5 @@
-import type { CouponSize, TestId } from '../knowledge/testKinds'
+import { formulaOf, type CouponSize, type TestId } from '../knowledge/testKinds'
+import { lightN, lightPeel } from '../loads/light'
 import { jointSize, requiredLoad, requiredStrength, strengthPerN } from '../loads/requirement'
 import { forceWords, type ForceUnit } from '../quantities/force'
 import type { Brief } from '../records/joint'
@@ -9,13 +10,12 @@ import type { Brief } from '../records/joint'
  */
 export interface Limit {
   limit: number
-  /** the load that is taken, N, and which of the brief's words is open; null where the limit is the brief's own */
-  assumed: { n: number; open: 'load' | 'size' | 'lever' } | null
+  /**
+   * the load that is taken, N, and which of the brief's words is open, or light handling that asks more than the said
+   * load; null where the limit is the brief's own
+   */
+  assumed: { n: number; open: 'load' | 'handling' | 'size' | 'lever' } | null
 }
-
-/** A part of 100 g that is walked about: 0.1 kg × 9.81 × 2; a trim on a spot weighs 20 g. N */
-const LIGHT_N = 2
-const LIGHT_SPOT_N = 0.4
 
 /**
  * The pass limit of a test, to three significant figures: more would claim what no bench can read. What is open is
@@ -26,13 +26,20 @@ const LIGHT_SPOT_N = 0.4
 export function limitFor(brief: Brief, test: TestId, size: CouponSize): Limit | null {
   const tidy = (n: number) => Number(n.toPrecision(3))
   const said = requiredStrength(brief, test)
-  if (said !== null) return { limit: tidy(said), assumed: null }
+  // What is peeled meets light handling too: the Shortlist asks that of a glue, and so does the limit.
+  const least = formulaOf(test)?.id === 'peel' ? lightPeel(brief) : 0
+  if (said !== null && said >= least) return { limit: tidy(said), assumed: null }
   const joint = jointSize(brief, test)
   const known = Object.fromEntries(Object.entries(joint).filter(([, value]) => value != null))
   const perN = strengthPerN(brief, test, { ...size, ...known })
   if (perN === null) return null
   const load = requiredLoad(brief)?.n ?? 0
-  const n = Math.max(load, brief.geometry === 'point' ? LIGHT_SPOT_N : LIGHT_N)
+  if (least > 0) {
+    const n = Math.max(load, least / perN)
+    const open = load > least / perN ? openOf(brief, test, size) : load > 0 ? 'handling' : 'load'
+    return { limit: tidy(perN * n), assumed: { n, open } }
+  }
+  const n = Math.max(load, lightN(brief))
   return { limit: tidy(perN * n), assumed: { n, open: load > 0 ? openOf(brief, test, size) : 'load' } }
 }
 
@@ -45,6 +52,7 @@ export function assumedWords({ n, open }: NonNullable<Limit['assumed']>, unit: F
   const force = forceWords(n, unit)
   const say = (word: string) => `say the ${word} on Ask for a limit of your own.`
   if (open === 'load') return `No load was said. Light handling is taken, ${force}: ${say('weight')}`
+  if (open === 'handling') return `Light handling asks more of a peel than the said load does: ${force} on the joint.`
   if (open === 'lever')
     return `The lever was not said. The coupon’s arm stands in for it, under ${force}: ${say('lever')}`
   return `The joint’s own size was not said. The coupon’s stands in for it, under ${force}: ${say('size')}`

@@ -29,6 +29,13 @@ export function usualSize(brief: Brief, test: TestId): CouponSize {
   return size
 }
 
+/** An arm with another size; a limit for which the coupon's size stands in follows it, and the maker's own stays. */
+export function resized(arm: Arm, size: CouponSize, brief: Brief): Arm {
+  const was = limitFor(brief, arm.test, arm.size)?.limit ?? null
+  const now = limitFor(brief, arm.test, size)?.limit ?? null
+  return { ...arm, size, passLimit: arm.passLimit === was ? now : arm.passLimit }
+}
+
 /** A proof load is the required load itself, times a factor: twice it is the usual one. */
 export const PROOF_FACTOR = 2
 

@@ -74,10 +74,16 @@ describe('an arm', () => {
     const strip = { widthMm: 25 }
     expect(limitFor(open, 't-peel', strip)).toEqual({ limit: 0.392, assumed: { n: 9.80665, open: 'size' } })
     expect(limitFor({ ...open, weightKg: 0.04 }, 't-peel', strip)).toEqual({
-      limit: 0.08,
-      assumed: { n: 2, open: 'size' },
+      limit: 0.1,
+      assumed: { n: 2.5, open: 'handling' },
     })
-    expect(limitFor({ ...open, weightKg: 0 }, 't-peel', strip)?.assumed).toEqual({ n: 2, open: 'load' })
+    expect(limitFor({ ...open, weightKg: 0 }, 't-peel', strip)?.assumed).toEqual({ n: 2.5, open: 'load' })
+    expect(assumedWords({ n: 2.5, open: 'handling' }, 'N')).toMatch(/asks more of a peel than the said load/)
+    // Of a said load and size too, light handling is the least that a peel stands: what the Shortlist asks of a glue.
+    const strap = { ...brief, a: { ...brief.a, material: 'fabric-cotton' }, b: { ...brief.b, material: 'webbing' } }
+    const worn = { ...strap, widthMm: 25, lengthMm: 60, weightKg: 0.1, skin: true }
+    expect(limitFor(worn, 't-peel', strip)).toEqual({ limit: 0.5, assumed: { n: 12.5, open: 'handling' } })
+    expect(limitFor({ ...worn, weightKg: 5 }, 't-peel', strip)).toEqual({ limit: 1.96, assumed: null })
     expect(assumedWords({ n: 2, open: 'load' }, 'N')).toMatch(/^No load was said\. Light handling is taken, 2\.00 N:/)
     expect(assumedWords({ n: 9.80665, open: 'size' }, 'kgf')).toMatch(/size was not said.* under 1\.00 kgf:/)
     // A twist with its diameter known and no lever said: the coupon's arm stands in.

@@ -96,8 +96,20 @@ export function forecast(reasons: readonly Reason[]): Forecast {
   const missed = weighed.some((one) => one.missed && !one.lifted)
   const careful = told || missed || weighed.some((one) => one.db <= OFTEN_FAILS)
   const verdict = harm || out ? 'block' : db >= SUITS && !careful ? 'fit' : 'caution'
-  return { db, chance: chanceOf(db), verdict, reasons: inOrder(weighed, verdict) }
+  return { db, chance: chanceOf(within(db, verdict)), verdict, reasons: inOrder(weighed, verdict) }
 }
+
+/**
+ * The sum as its verdict lets it be said: what suits serves in three of four, what is ruled out in one of four at most,
+ * what wants care between them. So no glue that wants care is likelier said than one that suits, or less likely than
+ * one that is ruled out for harm.
+ */
+const within = (db: number, verdict: Verdict): number =>
+  verdict === 'fit'
+    ? Math.max(db, SUITS)
+    : verdict === 'block'
+      ? Math.min(db, RULED_OUT)
+      : Math.min(SUITS, Math.max(RULED_OUT, db))
 
 /** What decides stands first: for a glue that suits what speaks for it, else the gravest; things to know come last. */
 function inOrder(reasons: readonly Weighed[], verdict: Verdict): Weighed[] {

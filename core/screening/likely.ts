@@ -1,34 +1,25 @@
 import { typicalStrength, type TypicalStrength } from '../knowledge/strengths'
-import { strengthPerN } from '../loads/requirement'
+import { lightPeel } from '../loads/light'
+import { requiredLoad, strengthPerN } from '../loads/requirement'
 import { steadyShare } from '../loads/steady'
-import { motionFactor } from '../knowledge/vocabulary'
 import { measuredAlike } from '../quantities/betterUnit'
 import type { Situation } from '../situation/situation'
-import { is, loaded } from '../situation/about'
-import { isCa, isPaper, isPressure } from './rules/kinds'
+import { loaded } from '../situation/about'
+import { isCa, isPressure } from './rules/kinds'
 
 /** What a weak joint, one in twenty, is likely to hold, and what it meets; both in the same unit. */
 export interface Likely {
   holds: number
   needs: number
   unit: 'N' | 'N/mm'
-  /** what the need is of: the said weight as it moves, the said weight walked about, or light handling */
-  under: 'load' | 'load-walked' | 'light'
+  /** what the need is of: the said weight as it moves, or light handling */
+  under: 'load' | 'light'
   /** what is held by a weight that hangs still, not for a moment */
   forLong: boolean
   /** a part is likely to tear before the glue lets go */
   partFirst: boolean
 }
 
-/** N/mm that a joint which is peeled stands where no weight was said. */
-function lightPeel(s: Situation): number {
-  if (s.faces.some(({ material }) => material && is('opens')(material))) return 1
-  if (s.faces.some(({ material }) => material && isPaper(material))) return 0.1
-  const cloth = s.faces.every(({ material }) => material?.group === 'textile' || material?.group === 'leather')
-  if (cloth && (loaded(s, 'flex') || s.skin === true)) return 0.5
-  if (loaded(s, 'flex') || s.flex === 'must-flex') return 0.3
-  return s.geometry === 'face-large' ? 0.2 : 0.1
-}
 /** Share kept of the strength after water and years. */
 function kept(s: Situation): number {
   const washed = s.water === 'wash' || s.water === 'soak'
@@ -50,11 +41,8 @@ const least = (s: Situation, sides: readonly TypicalStrength[], value: (one: Typ
   Math.min(...sides.map((one) => value(one) * Math.exp(-WEAK * one.cv))) * kept(s) * (s.correction?.factor ?? 1)
 const partFirst = (sides: readonly TypicalStrength[]) => sides.some(({ failure }) => failure === 'substrate')
 
-/** The said weight on one joint as it moves, N; walked about where no motion is said. null where no weight is. */
-const loadOf = (s: Situation): { n: number; under: 'load' | 'load-walked' } | null =>
-  s.restN === null || s.restN === 0
-    ? null
-    : { n: s.restN * motionFactor[s.said.motion ?? 'walked'], under: s.said.motion ? 'load' : 'load-walked' }
+/** The said weight on one joint as it moves, N: the load that limit and margin count too. null where none is. */
+const loadOf = (s: Situation): number | null => requiredLoad(s.said)?.n || null
 
 /** Of what is held for a moment, so many times less is held by a weight that hangs still. */
 const steadily = (s: Situation) => (loaded(s, 'steady') ? 1 / steadyShare(s.family, s.said.life) : 1)
@@ -68,12 +56,13 @@ export function likelyPeel(s: Situation): Likely | null {
   if (!sides.length || !loaded(s, 'peel') || s.geometry === 'point' || s.geometry === 'rod') return null
   const holds = least(s, sides, ({ observedPeelNPerMm }) => observedPeelNPerMm)
   const of = { unit: 'N/mm', partFirst: partFirst(sides) } as const
-  const light: Likely = { holds, needs: lightPeel(s), under: 'light', forLong: false, ...of }
+  const classes = s.faces.map(({ material }) => material)
+  const light: Likely = { holds, needs: lightPeel({ ...s.said, ...s }, classes), under: 'light', forLong: false, ...of }
   const load = loadOf(s)
   const perN = strengthPerN(s.said, 't-peel')
   if (!load || perN === null) return light
   const less = steadily(s)
-  const heavy: Likely = { holds: holds / less, needs: load.n * perN, under: load.under, forLong: less > 1, ...of }
+  const heavy: Likely = { holds: holds / less, needs: load * perN, under: 'load', forLong: less > 1, ...of }
   return light.holds / light.needs < heavy.holds / heavy.needs ? light : heavy
 }
 
@@ -86,12 +75,11 @@ export function likelyPull(s: Situation): Likely | null {
   const less = steadily(s)
   const holds = (least(s, sides, ({ observedMPa }) => observedMPa) * s.areaCm2 * 100) / less
   const partTears = partFirst(sides)
-  return { holds, needs: load.n, under: load.under, forLong: less > 1, unit: 'N', partFirst: partTears }
+  return { holds, needs: load, under: 'load', forLong: less > 1, unit: 'N', partFirst: partTears }
 }
 
 const underWords = {
   load: 'it meets',
-  'load-walked': 'walked about it meets',
   light: 'lightly handled it meets',
 } as const
 

@@ -1,3 +1,4 @@
+import { usableDab } from './rules/help'
 import type { ForceUnit } from '../quantities/force'
 import { packOf } from '../costs/pack'
 import { correctionOf } from '../evidence/corrections'
@@ -163,7 +164,8 @@ function helpersWorthTrying({ family, situation, screening }: Candidate): Helper
     'powder-filler': instant && gap,
     'fibre-filler': instant && gap && family.form === 'thin',
     primer: instant && slippery,
-    'tack-and-cure': family.holdS > 120,
+    // Dabs that hold on none of these faces help nothing.
+    'tack-and-cure': family.holdS > 120 && usableDab(situation) !== null,
     'cloth-primer': speaks('bleed-through-cloth'),
     'paper-backing': speaks('bleed-through-cloth'),
   }
@@ -177,6 +179,16 @@ export interface Help {
   /** why it helps here: the reason the helper gives, or the one it takes away */
   text: string
 }
+
+/**
+ * The helper without which a glue is ruled out here, and with which it is not: it is offered so, and no other way. null
+ * where it is not ruled out, or nothing helps.
+ * @param helps as helpersThatHelp found them
+ */
+export const onlyWith = ({ screening }: Candidate, helps: readonly Help[]): Help | null =>
+  screening.verdict === 'block' && !screening.reasons.some((one) => one.harm && one.verdict === 'block' && !one.lifted)
+    ? (helps.find((help) => help.screening.verdict !== 'block') ?? null)
+    : null
 
 /** A helper is worth its trouble where it wins this many decibans. */
 const BETTER_BY = 3

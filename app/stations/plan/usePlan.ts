@@ -4,6 +4,7 @@ import { gradingOf, testKinds } from '../../../core/knowledge/testKinds'
 import { isUntreated, untreated } from '../../../core/planning/controls'
 import { fairness, type Mend } from '../../../core/planning/fairness'
 import { needsOf, type NeedOf } from '../../../core/planning/needs'
+import { resized } from '../../../core/planning/newArm'
 import { hoursToPull } from '../../../core/planning/readyWhen'
 import { atWorkFrom } from '../../../core/schedule/windows'
 import { usualShop } from '../../../core/records/shop'
@@ -56,6 +57,12 @@ export function usePlan(view: () => JointView) {
   const putArm = (arm: Arm, patch: (one: Arm) => Partial<Arm>) => (of: Round) => ({
     arms: of.arms.map((one) => (one.id === arm.id ? { ...one, ...patch(one) } : one)),
   })
+  /** A limit that stands on the coupon's size goes with it. */
+  const sizedTo = (arm: Arm, size: Arm['size']) =>
+    putArm(arm, (one) => {
+      const now = resized(one, { ...one.size, ...size }, view().joint.brief)
+      return { size: now.size, passLimit: now.passLimit }
+    })
   return {
     opened,
     planned,
@@ -80,11 +87,7 @@ export function usePlan(view: () => JointView) {
     },
     edit,
     resize: (arm: Arm, size: Arm['size'], what: string, before: Arm['size']) =>
-      edit(
-        putArm(arm, (one) => ({ size: { ...one.size, ...size } })),
-        what,
-        putArm(arm, (one) => ({ size: { ...one.size, ...before } })),
-      ),
+      edit(sizedTo(arm, size), what, sizedTo(arm, before)),
     byGauge: (arm: Arm) =>
       edit(
         putArm(arm, () => ({ read: { way: 'gauge' } })),

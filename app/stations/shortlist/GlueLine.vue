@@ -5,7 +5,7 @@ import { helperWords } from '../../../core/knowledge/vocabularyWords'
 import type { Joint } from '../../../core/records/joint'
 import type { Procedure } from '../../../core/records/procedure'
 import type { School } from '../../../core/screening/schools'
-import type { Candidate, Help } from '../../../core/screening/shortlist'
+import { onlyWith, type Candidate, type Help } from '../../../core/screening/shortlist'
 import { showMoney } from '../../../core/quantities/money'
 import { decidingReason } from '../../../core/screening/forecast'
 import { chanceWords } from '../../../core/screening/chanceWords'
@@ -38,7 +38,14 @@ const bench = useBench()
 const family = computed(() => props.candidate.family)
 const screening = computed(() => props.candidate.screening)
 const name = computed(() => props.candidate.product?.name ?? family.value.name)
-const verdict = computed(() => tones[screening.value.verdict])
+/** the helper without which it is ruled out here */
+const only = computed(() => onlyWith(props.candidate, props.help))
+const verdict = computed(() =>
+  only.value
+    ? { ...tones.caution, word: `only with ${helperWords[only.value.helper].word}` }
+    : tones[screening.value.verdict],
+)
+const chance = computed(() => (only.value ?? props.candidate).screening.chance)
 const blocked = computed(() => screening.value.verdict === 'block')
 const harmful = computed(() => screening.value.reasons.some((reason) => reason.harm && reason.verdict === 'block'))
 const plain = computed(() => props.picked.find(({ helpers }) => helpers.length === 0))
@@ -56,7 +63,7 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
     <div class="head">
       <template v-if="!refused">
         <AskWhy :why="() => whyGlue(candidate)"><VerdictMark v-bind="verdict" /></AskWhy>
-        <ChanceBar :chance="screening.chance" :tone="verdict.tone" />
+        <ChanceBar :chance="chance" :tone="verdict.tone" />
       </template>
       <span v-else class="unknown">no advice</span>
     </div>
@@ -90,6 +97,9 @@ const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fail
     </p>
     <div class="acts">
       <span v-if="plain" class="holds picked">in as {{ plain.letter }}</span>
+      <v-btn v-else-if="only && !refused" class="alt" @click="emit('pick', [only.helper], false)">
+        Test with {{ helperWords[only.helper].word }}<span class="visually-hidden">: {{ name }}</span>
+      </v-btn>
       <v-btn v-else-if="!blocked && !refused" class="alt" @click="emit('pick', [], false)">
         Test<span class="visually-hidden"> this glue: {{ name }}</span>
       </v-btn>

@@ -6,7 +6,7 @@ import { families } from '../../../core/knowledge/families'
 import { find, namesOf } from '../../../core/knowledge/names'
 import type { Helper } from '../../../core/knowledge/vocabulary'
 import type { Procedure } from '../../../core/records/procedure'
-import { helpersThatHelp, shortlist, type Candidate } from '../../../core/screening/shortlist'
+import { helpersThatHelp, onlyWith, shortlist, type Candidate } from '../../../core/screening/shortlist'
 import type { School } from '../../../core/screening/schools'
 import type { Verdict } from '../../../core/screening/screen'
 import type { JointView } from '../../bench/jointView'
@@ -53,7 +53,10 @@ const found = computed(() => {
 const namesOfFamily = (id: string) => namesOf.glue.find((one) => one.id === id)?.names ?? []
 const matches = ({ key }: Candidate) => !found.value || found.value.has(key)
 const shown = computed(() => candidates.value.filter((one) => (!shelfOnly.value || one.product) && matches(one)))
-const of = (verdict: Verdict) => shown.value.filter(({ screening }) => screening.verdict === verdict)
+/** What one helper alone makes usable wants that care; it is not ruled out beside its own "9 in 10". */
+const shownAs = (one: Candidate): Verdict =>
+  onlyWith(one, helpOf.value.get(one.key) ?? []) ? 'caution' : one.screening.verdict
+const of = (verdict: Verdict) => shown.value.filter((one) => shownAs(one) === verdict)
 const lineOf = (one: Candidate) => ({
   joint: props.view.joint,
   help: refusal.value ? [] : (helpOf.value.get(one.key) ?? []),
