@@ -32,7 +32,7 @@ import {
 } from '../../core/screening/shortlist'
 import { harmOfUndoing, undoing, undoWords } from '../../core/screening/undoing'
 import { tones } from '../stations/shortlist/whyGlue'
-import { randomPlan } from './randomPlan'
+import { emptySetting, randomPlan } from './randomPlan'
 
 /** Two places that speak of one thing and do not say the same. */
 export interface Contradiction {
@@ -81,20 +81,7 @@ export function contradictions(seed: number, at: Places = places): Contradiction
   const { brief: half, a, b } = randomPlan(seed)
   // Every second joint is said in full, so that load, limit and margin are there to be compared.
   const brief = seed % 2 ? half : inFull(half, seed)
-  const setting: Setting = {
-    brief,
-    a,
-    b,
-    room: { tempC: 16, rh: 60 },
-    currency: 'EUR',
-    now: 0,
-    adhesives: [],
-    stock: [],
-    houseRules: [],
-    evidence: [],
-    scraps: [],
-    classOf: (id) => id,
-  }
+  const setting = emptySetting(brief, a, b, { tempC: 16, rh: 60 })
   const candidates = inOrder(families.map((family) => at.judged(family, null, setting)))
   verdicts(candidates, differ)
   for (const candidate of candidates) comesApart(candidate, at, differ)

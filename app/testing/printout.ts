@@ -15,7 +15,7 @@ import { stepTime } from '../../core/planning/stepTime'
 import { toolsFor } from '../../core/planning/tools'
 import { changesThatHelp } from '../../core/screening/changes'
 import { compare } from '../../core/screening/compare'
-import { helpersThatHelp, inOrder, judged, type Setting } from '../../core/screening/shortlist'
+import { helpersThatHelp, inOrder, judged } from '../../core/screening/shortlist'
 import { harmOfUndoing, waysToUndo } from '../../core/screening/undoing'
 import { whateverTheGlue } from '../../core/screening/whatever'
 import { situationOf } from '../../core/situation/situation'
@@ -28,7 +28,7 @@ import type { JointView } from '../bench/jointView'
 import { needWords, nextStep, routeWords, stateWords } from '../bench/jointWords'
 import { showMoney } from '../../core/quantities/money'
 import { measured } from '../../core/quantities/betterUnit'
-import { randomPlan, type RandomPlan } from './randomPlan'
+import { emptySetting, randomPlan, type RandomPlan } from './randomPlan'
 
 /** One sentence as the app would show it, with where it stands. */
 export interface Line {
@@ -41,20 +41,7 @@ const said = (at: string, ...texts: (string | null | undefined)[]): Line[] =>
   texts.flatMap((text) => (text ? [{ at, text }] : []))
 
 function shortlistLines({ brief, a, b }: RandomPlan): Line[] {
-  const setting: Setting = {
-    brief,
-    a,
-    b,
-    room: { tempC: 12, rh: 70 },
-    currency: 'EUR',
-    now: 0,
-    adhesives: [],
-    stock: [],
-    houseRules: [],
-    evidence: [],
-    scraps: [],
-    classOf: () => null,
-  }
+  const setting = emptySetting(brief, a, b, { tempC: 12, rh: 70 })
   const candidates = inOrder(families.map((family) => judged(family, null, setting)))
   return [
     ...candidates.flatMap((candidate) => [

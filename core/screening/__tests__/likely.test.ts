@@ -146,7 +146,7 @@ describe('what the reason of strength says', () => {
 })
 
 describe('a chance and its verdict', () => {
-  it('are one sum: no glue that wants care is said likelier than one that suits, nor less likely than one that is out', () => {
+  it('are one sum: what wants care is said no likelier than what suits, nor less likely than what is out', () => {
     const of = (...dbs: [number, boolean?][]) =>
       forecast(
         dbs.map(([db, harm = false], i) => ({
