@@ -14,7 +14,11 @@ export function stateWords(view: JointView, now: number): string {
   if (p.coupons > 0 && p.pulled > 0) return `${p.pulled} of ${p.coupons} pulled`
   if (p.coupons > 0 && p.closed < p.coupons) return `gluing, ${p.closed} of ${p.coupons} closed`
   if (p.coupons > 0)
-    return curing.next ? `curing, ${lasting((curing.next - now) / 1000)} to go` : `${p.coupons} ready to pull`
+    return curing.next
+      ? `curing, ${lasting((curing.next - now) / 1000)} to go`
+      : p.lacking
+        ? `${curing.cured} ready to pull, ${p.lacking} to expose`
+        : `${p.coupons} ready to pull`
   if (p.procedures > 0) return `${plural(p.procedures, 'glue')} picked`
   return p.openWords > 0 ? `asked, ${neededWords(p.openWords)}` : 'asked'
 }
@@ -42,6 +46,8 @@ export function nextStep(view: JointView, now: number): { text: string; station:
     case 'break': {
       const left = p.coupons - p.pulled
       const curing = curingAt(p, now)
+      if (p.lacking === left && !curing.next)
+        return { text: `expose ${plural(left, 'coupon')} to what the test asks`, station: 'glue' }
       const wait = curing.cured <= p.pulled && curing.next ? `, in ${lasting((curing.next - now) / 1000)}` : ''
       return { text: `pull ${plural(left, 'coupon')}${wait}`, station: 'break' }
     }

@@ -262,6 +262,16 @@ describe('the station of a joint', () => {
     expect(of(decision)).toMatchObject({ at: 'choose', decided: true })
     const [first, second] = of(null).curedAt
     expect(second! - first!).toBe(8000)
+    // Cured, and not put through its heat: not ready, and said so.
+    const arms = [{ id: 'a1', exposure: { kind: 'heat', amount: 50, hours: 2 } }]
+    const heated = { ...closed('3', 0), arm: 'a1' }
+    const lacking = progressOf(openBrief(), [procedure], { arms } as never, [heated], [], null)
+    expect(lacking).toMatchObject({ at: 'break', closed: 1, curedAt: [], lacking: 1 })
+    const through = { ...heated, exposed: { from: 1e9, until: 2e9 } }
+    expect(progressOf(openBrief(), [procedure], { arms } as never, [through], [], null)).toMatchObject({
+      curedAt: [2e9],
+      lacking: 0,
+    })
     expect(progressOf(openBrief(), [], null, [], [], decision).at).toBe('choose')
     expect(progressOf(openBrief(), [procedure], null, [], [], null).at).toBe('plan')
     expect(progressOf(openBrief(), [], null, [], [], null).at).toBe('ask')

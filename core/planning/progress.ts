@@ -1,6 +1,8 @@
 import type { Brief } from '../records/joint'
 import { armOf } from './armOf'
-import { closedAt, curedFrom } from './gluing'
+import { lacksExposure } from './exposing'
+import { closedAt } from './gluing'
+import { readyFrom } from './pullQueue'
 import type { Reading } from '../records/reading'
 import type { Round } from '../records/round'
 import type { Decision } from '../records/decision'
@@ -22,10 +24,13 @@ export interface JointProgress {
   pulled: number
   decided: boolean
   /**
-   * from when each closed coupon is cured, ms, the first one first: what the clock says of them is asked where it is
+   * from when each closed coupon is ready, cured and through what its arm asks, ms, the first one first; those that wait
+   * for their heat or wash to be begun are not among them. What the clock says of them is asked where it is
    * shown
    */
   curedAt: readonly number[]
+  /** closed, not pulled, and not yet put through what its arm asks */
+  lacking: number
 }
 
 /** What the clock says: how many coupons are cured by now, and when the next one is; null when none is curing. */
@@ -64,8 +69,12 @@ export function progressOf(
     (coupon) => byId.has(coupon.procedure) && closedAt(coupon, byId.get(coupon.procedure)!) !== null,
   )
   const curedAt = closed
-    .map((coupon) => curedFrom(coupon, byId.get(coupon.procedure)!, round && armOf(round, coupon))!)
+    .map((coupon) => readyFrom(coupon, byId.get(coupon.procedure)!, round && armOf(round, coupon)))
+    .filter((at) => at !== null)
     .sort((x, y) => x - y)
+  const lacking = closed.filter(
+    (coupon) => !pulledIds.has(coupon.id) && lacksExposure(coupon, round && armOf(round, coupon)),
+  ).length
   const pulled = coupons.filter((coupon) => pulledIds.has(coupon.id)).length
   const at: Station =
     decision || (coupons.length > 0 && pulled === coupons.length)
@@ -88,5 +97,6 @@ export function progressOf(
     pulled,
     decided: decision !== null,
     curedAt,
+    lacking,
   }
 }

@@ -38,7 +38,7 @@ const passed = computed(() => {
   return (
     `Passed over, not ready: ${plural(waiting.length, 'coupon')}${few}${when}` +
     `${open ? `; ${open} not closed yet` : ''}` +
-    `${lacking ? `; ${lacking} not put through yet what their test asks` : ''}.`
+    `${lacking ? `; ${lacking} still to go through what their test asks` : ''}.`
   )
 })
 </script>

@@ -2,6 +2,8 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { buildDemoBench } from '../../../demo/bench'
+import { stateWords } from '../../bench/jointWords'
+import { viewJoint } from '../../bench/jointView'
 import { useTimers } from '../../frame/timers'
 import { eventually } from '../../testing/eventually'
 import { mountAt, press, type Mounted } from '../../testing/mountAt'
@@ -36,6 +38,10 @@ beforeEach(() => {
 describe('what pieces go through before their test', () => {
   it('is begun and ended on Glue, its caution before it, and its real length stays on each piece', async () => {
     const mounted = await exposedBench('/joint/h2/glue')
+    const joint = () => viewJoint(mounted.bench, mounted.bench.get('joint', 'h2')!)
+    const pieces = heated(mounted).length
+    // Head and start page count the dry ones alone as ready.
+    expect(stateWords(joint(), clock)).toBe(`${12 - pieces} ready to pull, ${pieces} to expose`)
     expect(panel(mounted)).toMatch(/Before you start.*somebody in the room/)
     await press(mounted, /^Put them into the heat/)
     expect(heated(mounted).map(({ exposed }) => exposed)).toEqual(heated(mounted).map(() => ({ from: clock })))
