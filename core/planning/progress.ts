@@ -24,9 +24,8 @@ export interface JointProgress {
   pulled: number
   decided: boolean
   /**
-   * from when each closed coupon is ready, cured and through what its arm asks, ms, the first one first; those that wait
-   * for their heat or wash to be begun are not among them. What the clock says of them is asked where it is
-   * shown
+   * from when each closed coupon is ready, cured and through what its arm asks, ms, the first one first; those that
+   * wait for their heat or wash to be begun are not among them. What the clock says of them is asked where it is shown
    */
   curedAt: readonly number[]
   /** closed, not pulled, and not yet put through what its arm asks */
