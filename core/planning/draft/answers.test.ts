@@ -146,7 +146,17 @@ describe('what advice asks of a plan', () => {
   it('never clamps what cannot be clamped', () => {
     const loose = (family: string) => on(family, 'card', 'card', { canClamp: false })
     const tight = (family: string) => on(family, 'card', 'card')
-    expect(asked(loose('pva-white'), 'paper-cockle')).toEqual(['apply: Coat the thicker piece only'])
+    const papers = loose('pva-white')
+    const asThick = (a: number | null, b: number | null) => ({
+      ...papers,
+      faces: [
+        { ...papers.faces[0], thicknessMm: a, material: null },
+        { ...papers.faces[1], thicknessMm: b, material: null },
+      ] as typeof papers.faces,
+    })
+    expect(asked(asThick(null, 2), 'paper-cockle')).toEqual(['apply: Coat the thicker piece only'])
+    expect(asked(asThick(0.1, 2), 'paper-cockle')).toEqual(['apply: Coat side B only, the thicker piece'])
+    expect(asked(asThick(3, 2), 'paper-cockle')).toEqual(['apply: Coat side A only, the thicker piece'])
     expect(asked(tight('pva-white'), 'paper-cockle')).toContain('clamp: Between flat boards')
     expect(asked(loose('pu-foaming'), 'expansion-shifts-parts')).toContain(
       'clamp: Tape it tightly all round, so that it cannot swell apart',

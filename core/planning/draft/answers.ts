@@ -1,7 +1,7 @@
 import { coverS } from '../../screening/rules/cover'
 import { patchMarginMm } from '../../screening/rules/shape'
 import type { Face, Situation } from '../../situation/situation'
-import { has, someFace } from '../../situation/about'
+import { has, someFace, thicknessOf } from '../../situation/about'
 import { POT_SHARE } from '../mixing'
 import type { Reason } from '../../screening/reason'
 import type { Demand, Slot } from './slots'
@@ -10,6 +10,13 @@ type Answer = (s: Situation, reason: Reason) => Demand | Demand[] | null
 
 const prepare = ({ side }: Pick<Face, 'side'>): Slot => (side === 'A' ? 'prepare-a' : 'prepare-b')
 const stateOf = (s: Situation, ...states: string[]) => s.faces.filter(({ state }) => state && states.includes(state))
+/** The thicker piece by its side, where both are known. */
+function thickerOnly({ faces }: Situation): string {
+  const [a, b] = faces.map(thicknessOf)
+  const side = a == null || b == null || a === b ? null : a > b ? 'A' : 'B'
+  return side ? `Coat side ${side} only, the thicker piece` : 'Coat the thicker piece only'
+}
+
 /** The side that a reason names: “side B”; null where it names none. */
 const named = ({ text }: Reason): 'A' | 'B' | null => (/\b[Ss]ide ([AB])\b/.exec(text)?.[1] as 'A' | 'B') ?? null
 const onNamed =
@@ -103,7 +110,7 @@ export const answers: Readonly<Record<string, Answer>> = {
         },
   'stain-or-corrode': maskRim,
   'paper-cockle': (s) => [
-    { at: 'apply', text: 'Coat the thicker piece only' },
+    { at: 'apply', text: thickerOnly(s) },
     ...(s.canClamp === false ? [] : [{ at: 'clamp' as const, text: 'Between flat boards' }]),
   ],
   'ink-or-dye-runs': at('try', 'Wet a scrap with the glue first and wipe it with a white cloth'),

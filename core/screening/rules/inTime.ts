@@ -86,8 +86,8 @@ const slowForSoMany = rule(
     const hours = (s.perEvening * (s.family.holdS + 30)) / 3600
     return hours > 3
       ? caution(
-          `${s.perEvening} pieces in an evening, each held for ${durationWords(s.family.holdS)}, take about ` +
-            `${hours.toFixed(0)} h of holding still.`,
+          `${s.perEvening} pieces in an evening, half a minute to lay each and ${durationWords(s.family.holdS)} to ` +
+            `hold it, take about ${hours.toFixed(0)} h by hand.`,
         )
       : null
   },
