@@ -2,6 +2,7 @@ import { Package } from 'datapackage'
 import fc from 'fast-check'
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
+import { BENCH_VERSION } from '../core/records/version'
 import { buildDemoBench } from './bench'
 import { CodedError } from '../core/errors'
 import { tableNames, type Tables } from '../core/records/tables'
@@ -104,7 +105,7 @@ describe('the data package', () => {
     expect(failure((all) => all.set(DESCRIPTOR, 'x')).code).toBe('damaged')
     expect(failure((all) => all.delete('data/coupon.csv')).path).toBe('data/coupon.csv')
     const newer = (all: Map<string, string>) =>
-      all.set(DESCRIPTOR, all.get(DESCRIPTOR)!.replace('"version":6', '"version":99'))
+      all.set(DESCRIPTOR, all.get(DESCRIPTOR)!.replace(`"version":${BENCH_VERSION}`, '"version":99'))
     expect(failure(newer).code).toBe('newer-version')
     const columns = (all: Map<string, string>) =>
       all.set('data/build.csv', all.get('data/build.csv')!.replace('inServiceBy', '__proto__.x'))

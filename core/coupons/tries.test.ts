@@ -12,10 +12,10 @@ const side = (name: 'a' | 'b', id: string, thicknessMm?: number): Side => {
   const material = materialClassOf(id)
   return { name, material, thicknessMm: thicknessMm ?? material.typicalThicknessMm }
 }
-/** 20 steps to 0.8 of the limit by the gauge and on a lever; weights and water from end to end (methods.md 5). */
+/** 20 steps to 0.8 of the limit by the gauge and on a lever; weights and water, its cup counted, from end to end. */
 function readsWell({ read }: DraftedCoupon, { limitN, resolutionN }: CouponWish['gauge']): [number, number] {
   if (read.way === 'mass') return [0.5 * 9.80665, 20 * 9.80665]
-  if (read.way === 'water') return [0.02 * 9.80665, 10 * 9.80665]
+  if (read.way === 'water') return [(0.02 + 0.01) * 9.80665, 10 * 9.80665]
   const times = read.way === 'lever' ? read.ratio : 1
   return [20 * resolutionN * times, 0.8 * limitN * times]
 }
