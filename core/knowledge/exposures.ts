@@ -36,8 +36,8 @@ const kinds = {
     tool: 'hot box with a thermometer',
     acts: { begin: 'Put them into the heat', end: 'Take them out of the heat' },
     caution:
-      'Heat drives vapours out and may set fire to what is still drying: cured pieces only, a thermometer in the box, ' +
-      'air, and somebody in the room. What comes out is hot.',
+      'Heat drives vapours out and may set fire to what is still drying: cured pieces only, a thermometer in the ' +
+      'box, air, and somebody in the room. What comes out is hot.',
   },
   cold: {
     name: 'cold',
