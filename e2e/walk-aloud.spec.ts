@@ -62,6 +62,8 @@ test('each station reads aloud as a person would say it', async ({ page }) => {
       await expect(page.getByRole('button', { name: /the same comes first/ }).first()).toBeVisible()
       await expect(page.getByRole('combobox', { name: 'Not worth a test below' })).toBeVisible()
     }
+    // The timetable is searched for in the background.
+    if (name === 'glue') await expect(page.locator('[data-evenings] > li').first()).toBeVisible({ timeout: 30_000 })
     await page.waitForFunction(() => !document.querySelector('[role="progressbar"], [aria-busy="true"]'))
     await page.waitForTimeout(600)
     const text = spoken(await page.locator('body').ariaSnapshot())
