@@ -1,13 +1,13 @@
 import { exposureRows, exposureWords } from '../../core/knowledge/exposures'
 import { unexposedArm, type Exposing } from '../../core/planning/exposing'
+import { HOUR_MS } from '../../core/quantities/days'
 import { durationWords } from '../../core/quantities/durations'
 import { update, type Change } from '../../core/records/entry'
 import type { Coupon } from '../../core/records/coupon'
-import type { Arm, Round } from '../../core/records/round'
+import type { Arm, Exposure, Round } from '../../core/records/round'
 import type { useBench } from './store'
 
 type Store = ReturnType<typeof useBench>
-const HOUR_MS = 3_600_000
 const labels = (coupons: readonly Coupon[]) => coupons.map(({ label }) => label).join(', ')
 
 /** Begins what an arm is exposed to, for all its cured pieces at once. */
@@ -29,9 +29,8 @@ export const endExposure = (bench: Store, { exposure, runs }: Exposing, now: num
 /** Less or more than so large a share of the planned time is noted as a deviation. */
 const NEAR = 0.1
 
-type Ended = Partial<Pick<Coupon, 'exposed' | 'deviations'>>
-function ended({ exposed, deviations }: Coupon, exposure: NonNullable<Arm['exposure']>, now: number): Ended {
-  const from = exposed?.from ?? now - exposure.hours * HOUR_MS
+function ended({ exposed, deviations }: Coupon, exposure: Exposure, now: number): Partial<Coupon> {
+  const { from } = exposed!
   const hours = (now - from) / HOUR_MS
   const off = Math.abs(hours - exposure.hours) > NEAR * exposure.hours
   const text = `Exposed for ${durationWords(hours * 3600)} where ${durationWords(exposure.hours * 3600)} were planned`

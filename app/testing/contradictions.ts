@@ -13,10 +13,11 @@ import { draftRound } from '../../core/planning/draftRound'
 import { fairness, type FairnessSetting, type PlanDraft } from '../../core/planning/fairness'
 import { limitFor } from '../../core/planning/limitFor'
 import { limitMeans } from '../../core/planning/limitMeans'
-import { plainProcedure } from '../../core/planning/__tests__/plain'
+import { plainProcedure, plainSetting } from '../../core/planning/__tests__/plain'
 import { readyFrom } from '../../core/planning/pullQueue'
 import { fullCureS, handsOnMinutes } from '../../core/planning/steps'
 import { canBend, testsOf } from '../../core/planning/testsOf'
+import { HOUR_MS } from '../../core/quantities/days'
 import type { Coupon } from '../../core/records/coupon'
 import type { Procedure } from '../../core/records/procedure'
 import { compare } from '../../core/screening/compare'
@@ -32,7 +33,7 @@ import {
 } from '../../core/screening/shortlist'
 import { harmOfUndoing, undoing, undoWords } from '../../core/screening/undoing'
 import { tones } from '../stations/shortlist/whyGlue'
-import { emptySetting, randomPlan } from './randomPlan'
+import { randomPlan } from './randomPlan'
 
 /** Two places that speak of one thing and do not say the same. */
 export interface Contradiction {
@@ -70,7 +71,6 @@ export const places = {
 }
 export type Places = typeof places
 
-const HOUR_MS = 3_600_000
 const near = (x: number, y: number, share = 0.006) => Math.abs(x - y) <= share * Math.max(Math.abs(x), Math.abs(y))
 const noGlue = { adhesive: null, helpers: [], second: undefined }
 
@@ -81,7 +81,7 @@ export function contradictions(seed: number, at: Places = places): Contradiction
   const { brief: half, a, b } = randomPlan(seed)
   // Every second joint is said in full, so that load, limit and margin are there to be compared.
   const brief = seed % 2 ? half : inFull(half, seed)
-  const setting = emptySetting(brief, a, b, { tempC: 16, rh: 60 })
+  const setting = plainSetting(a, b, { brief, room: { tempC: 16, rh: 60 }, currency: 'EUR' })
   const candidates = inOrder(families.map((family) => at.judged(family, null, setting)))
   verdicts(candidates, differ)
   for (const candidate of candidates) comesApart(candidate, at, differ)

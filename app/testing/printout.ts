@@ -28,7 +28,8 @@ import type { JointView } from '../bench/jointView'
 import { needWords, nextStep, routeWords, stateWords } from '../bench/jointWords'
 import { showMoney } from '../../core/quantities/money'
 import { measured } from '../../core/quantities/betterUnit'
-import { emptySetting, randomPlan, type RandomPlan } from './randomPlan'
+import { plainSetting } from '../../core/planning/__tests__/plain'
+import { randomPlan, type RandomPlan } from './randomPlan'
 
 /** One sentence as the app would show it, with where it stands. */
 export interface Line {
@@ -41,7 +42,7 @@ const said = (at: string, ...texts: (string | null | undefined)[]): Line[] =>
   texts.flatMap((text) => (text ? [{ at, text }] : []))
 
 function shortlistLines({ brief, a, b }: RandomPlan): Line[] {
-  const setting = emptySetting(brief, a, b, { tempC: 12, rh: 70 })
+  const setting = plainSetting(a, b, { brief, room: { tempC: 12, rh: 70 }, currency: 'EUR' })
   const candidates = inOrder(families.map((family) => judged(family, null, setting)))
   return [
     ...candidates.flatMap((candidate) => [

@@ -13,7 +13,6 @@ import { openBrief } from '../../core/records/openBrief'
 import type { Arm } from '../../core/records/round'
 import type { Procedure } from '../../core/records/procedure'
 import { screen } from '../../core/screening/screen'
-import type { Setting } from '../../core/screening/shortlist'
 import { situationOf } from '../../core/situation/situation'
 
 /** A joint with two procedures and an arm, as a maker might have it: about half of the words said. */
@@ -85,27 +84,6 @@ function drafted(brief: Brief, a: MaterialClass, b: MaterialClass, family: Famil
   const situation = situationOf(brief, a, b, family, { helpers: helped })
   return draftSteps(situation, screen(situation).reasons)
 }
-
-/** A joint on a bench with nothing on its shelf and no pulls. */
-export const emptySetting = (
-  brief: Brief,
-  a: MaterialClass,
-  b: MaterialClass,
-  room: NonNullable<Setting['room']>,
-): Setting => ({
-  brief,
-  a,
-  b,
-  room,
-  currency: 'EUR',
-  now: 0,
-  adhesives: [],
-  stock: [],
-  houseRules: [],
-  evidence: [],
-  scraps: [],
-  classOf: () => null,
-})
 
 /** The same plan for the same seed. */
 export function randomPlan(seed: number): RandomPlan {

@@ -4,9 +4,7 @@ import { draftCoupon, judge, type CouponWish } from '../coupons/draft'
 import { expectedN } from '../coupons/expected'
 import { LEVER_RATIOS, readsAtAll, readWords } from '../coupons/reading'
 import { closedS } from '../cure/shutIn'
-import { materialClassOf } from '../knowledge/materials'
-import { sizeNames, testKinds, type CouponSize, type SizeKey, type TestId } from '../knowledge/testKinds'
-import type { LoadMode } from '../knowledge/vocabulary'
+import { sizeNames, testKinds, type CouponSize, type SizeKey } from '../knowledge/testKinds'
 import { copiesJoint } from '../loads/copies'
 import { durationWords } from '../quantities/durations'
 import { digitsOf, figureOf } from '../quantities/figure'
@@ -15,10 +13,10 @@ import type { Arm, ArmRead } from '../records/round'
 import type { Procedure } from '../records/procedure'
 import type { Situation } from '../situation/situation'
 import { armWords } from './arms'
-import { newArm, resized } from './newArm'
+import { resized } from './newArm'
 import { letters, withArm, type Check, type FairnessSetting, type Fault, type Mend, type PlanDraft } from './fault'
 import { couponSides } from './sides'
-import { testsOf } from './testsOf'
+import { takeInstead } from './takeInstead'
 
 const GAUGE: ArmRead = { way: 'gauge' }
 
@@ -123,46 +121,25 @@ export const readable: Check = (draft, setting) =>
     ]
   })
 
-/** A load that a test of faces answers. */
-const loadOfTest = (test: TestId): LoadMode =>
-  test === 'lap-shear' ? 'shear' : test === 'tension' ? 'tension' : test === 'cleavage' ? 'cleavage' : 'peel'
-
 /** A coupon on faces, where the joint has end grain, cut cells or a thin edge; or on edges, where it has faces. */
-export const asTheJoint: Check = ({ arms }, { brief, a, b, now }) =>
+export const asTheJoint: Check = ({ arms }, setting) =>
   arms.flatMap((arm): Fault[] => {
-    if (copiesJoint(brief.geometry, arm.test)) return []
-    const edge = brief.geometry === 'butt-edge'
-    const load = edge ? loadOfTest(arm.test) : arm.test === 'edge-pull' ? 'tension' : 'shear'
-    const [sideA, sideB] = [a, b].map((id) => (id === null ? null : materialClassOf(id)))
-    const instead = testsOf({ ...brief, loads: [load] }, sideA ?? null, sideB ?? null)[0]!
-    const there = arms.some(({ test, exposure, ageS }) => test === instead && alike(arm, { exposure, ageS }))
+    const { geometry } = setting.brief
+    if (copiesJoint(geometry, arm.test)) return []
     return [
       {
         id: 'not-as-the-joint',
         about: arm.id,
-        text: edge
-          ? `${armWords(arm)}: the joint meets at its edge, and this coupon is glued face on face. It would look ` +
-            'stronger than the edge is, whose glued width is its thickness.'
-          : `${armWords(arm)}: the joint lies face on face, and this coupon is glued edge on edge, a narrow line of ` +
-            'cut cells, layers or grain.',
-        mend: {
-          words: there ? 'Leave this test out' : `Take ${testKinds[instead].name} instead`,
-          apply: (draft) => ({
-            ...draft,
-            arms: draft.arms.flatMap((one): Arm[] => {
-              if (one.id !== arm.id) return [one]
-              if (there) return []
-              return [
-                { ...newArm(brief, one.id, instead, now, one.exposure), ...(one.ageS != null && { ageS: one.ageS }) },
-              ]
-            }),
-          }),
-        },
+        text:
+          geometry === 'butt-edge'
+            ? `${armWords(arm)}: the joint meets at its edge, and this coupon is glued face on face. It would look ` +
+              'stronger than the edge is, whose glued width is its thickness.'
+            : `${armWords(arm)}: the joint lies face on face, and this coupon is glued edge on edge, a narrow line ` +
+              'of cut cells, layers or grain.',
+        mend: takeInstead(arm, testKinds[arm.test].loads[0]!, arms, setting),
       },
     ]
   })
-const alike = (one: Pick<Arm, 'exposure' | 'ageS'>, two: Pick<Arm, 'exposure' | 'ageS'>) =>
-  JSON.stringify([one.exposure, one.ageS ?? null]) === JSON.stringify([two.exposure, two.ageS ?? null])
 
 /** How deep the joint lies as a procedure glues it: half of a bead where it is laid in beads. mm */
 const depthOf = ({ cure, edgeMm }: Situation): number | null =>

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { plainSetting } from './__tests__/plain'
 import { couponDepthMm } from '../coupons/depth'
 import { canBend } from './testsOf'
 import { readsAtAll } from '../coupons/reading'
@@ -20,20 +21,8 @@ import type { FairnessSetting, PlanDraft } from './fault'
 import { needsOf } from './needs'
 import { seededRandom } from './random'
 
-const settingOf = (brief: Brief, a: string, b: string): Setting => ({
-  brief,
-  a: materialClassOf(a),
-  b: materialClassOf(b),
-  room: null,
-  currency: '€',
-  now: 0,
-  adhesives: [],
-  stock: [],
-  houseRules: [],
-  evidence: [],
-  scraps: [],
-  classOf: (id) => id,
-})
+const settingOf = (brief: Brief, a: string, b: string) =>
+  plainSetting(materialClassOf(a), materialClassOf(b), { brief })
 
 function procedureOf(letter: string, family: string, setting: Setting): Procedure {
   const { situation, screening } = judged(familyOf(family), null, setting)

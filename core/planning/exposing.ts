@@ -1,11 +1,10 @@
 import { exposureRows } from '../knowledge/exposures'
+import { HOUR_MS } from '../quantities/days'
 import type { Coupon } from '../records/coupon'
 import type { Procedure } from '../records/procedure'
 import type { Arm, Exposure, Round } from '../records/round'
 import { armOf } from './armOf'
 import { curedFrom } from './gluing'
-
-const HOUR_MS = 3_600_000
 
 /** Exposures that somebody begins and ends; weeks pass by themselves, and flexes are counted at the pull. */
 export const isPutThrough = (exposure: Exposure | null | undefined): exposure is Exposure =>

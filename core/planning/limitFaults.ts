@@ -1,33 +1,13 @@
 import { judge } from '../coupons/draft'
 import { perNewton } from '../coupons/expected'
-import { LEVER_RATIOS, readsAtAll, readWords } from '../coupons/reading'
+import { readings, readsAtAll, readWords } from '../coupons/reading'
 import { formulaOf, testKinds } from '../knowledge/testKinds'
 import { forceWords } from '../quantities/force'
-import type { Arm, ArmRead } from '../records/round'
 import { armWords } from './arms'
 import { wishOf } from './couponFaults'
 import { withArm, type Check, type Fault, type Mend, type PlanDraft } from './fault'
 import { limitOf } from './limits'
-import { PROOF_FACTOR } from './newArm'
-
-const READS: readonly ArmRead[] = [
-  { way: 'gauge' },
-  ...LEVER_RATIOS.map((ratio): ArmRead => ({ way: 'lever', ratio })),
-  { way: 'mass' },
-  { way: 'water' },
-]
-
-/** An arm as a proof load: the required load hung on it, times a factor, which passes or not. */
-export const proofArm = ({ id, exposure, ageS, passSetAt, lateChanges }: Arm): Arm => ({
-  id,
-  test: 'proof',
-  exposure,
-  size: { ...testKinds.proof.sizes },
-  passLimit: PROOF_FACTOR,
-  passSetAt,
-  lateChanges,
-  ...(ageS != null && { ageS }),
-})
+import { PROOF_FACTOR, proofArm } from './newArm'
 
 /** A pass limit below or above all that its way of reading can tell: no figure would say whether it is met. */
 export const limitCanBeRead: Check = (draft, setting) =>
@@ -40,7 +20,7 @@ export const limitCanBeRead: Check = (draft, setting) =>
     const [from, to] = readsAtAll(by, setting.gauge)
     if (couponN >= from && couponN <= to) return []
     const force = (n: number) => forceWords(n, setting.gauge.unit)
-    const others = READS.filter((read) => inside(couponN, readsAtAll(read, setting.gauge)))
+    const others = readings.filter((read) => inside(couponN, readsAtAll(read, setting.gauge)))
     const wish = wishOf(arm, draft, setting)
     const ways = others.flatMap((read): Mend[] =>
       // Another way counts where it tells what the pieces are expected to hold, too.

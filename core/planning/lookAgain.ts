@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../quantities/days'
 import type { Reading } from '../records/reading'
 import type { Arm, Round } from '../records/round'
 import type { Coupon } from '../records/coupon'
@@ -32,6 +33,6 @@ export function waitingArms(
       byId.has(coupon.procedure) ? curedFrom(coupon, byId.get(coupon.procedure)!, arm) : null,
     )
     if (!left.length || cured.some((at) => at === null)) return []
-    return [{ arm, dueAt: Math.max(...cured.map((at) => at!)) + arm.exposure.hours * 3_600_000 }]
+    return [{ arm, dueAt: Math.max(...cured.map((at) => at!)) + arm.exposure.hours * HOUR_MS }]
   })
 }

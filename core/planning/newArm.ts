@@ -39,6 +39,18 @@ export function resized(arm: Arm, size: CouponSize, brief: Brief): Arm {
 /** A proof load is the required load itself, times a factor: twice it is the usual one. */
 export const PROOF_FACTOR = 2
 
+/** An arm as a proof load: the required load hung on it, times a factor, which passes or not. */
+export const proofArm = ({ id, exposure, ageS, passSetAt, lateChanges }: Arm): Arm => ({
+  id,
+  test: 'proof',
+  exposure,
+  size: { ...testKinds.proof.sizes },
+  passLimit: PROOF_FACTOR,
+  passSetAt,
+  lateChanges,
+  ...(ageS != null && { ageS }),
+})
+
 /**
  * An arm with its usual size and its pass limit.
  * @param now ms, when the limit was set

@@ -1,11 +1,10 @@
+import { HOUR_MS } from '../quantities/days'
 import type { Arm, Round } from '../records/round'
 import type { Coupon } from '../records/coupon'
 import type { Procedure } from '../records/procedure'
 import { armOf } from './armOf'
 import { exposedUntil, isPutThrough } from './exposing'
 import { curedFrom } from './gluing'
-
-const HOUR_MS = 3_600_000
 
 /**
  * Ready for its test from, ms: cured, and through what it is exposed to. null before it is closed, and where what it is

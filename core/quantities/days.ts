@@ -3,6 +3,8 @@
  * is typed, kept or shown becomes a time here, and back.
  */
 
+/** ms */
+export const HOUR_MS = 3_600_000
 /** A day of the clock that is not put forward or back, ms. */
 export const DAY_MS = 86_400_000
 

@@ -1,30 +1,22 @@
 import { describe, expect, it } from 'vitest'
 import { familyOf } from '../../knowledge/families'
 import { materialClassOf } from '../../knowledge/materials'
+import { plainSetting } from '../../planning/__tests__/plain'
 import type { Brief } from '../../records/joint'
 import { openBrief } from '../../records/openBrief'
 import { judged, type Setting } from '../../screening/shortlist'
 import { fewest, MEND_S, repairKit, type JointToMend } from './kit'
 
-const setting = (a: string, b: string, brief: Partial<Brief>): Setting => ({
-  brief: {
-    ...openBrief(),
-    ...brief,
-    a: { ...openBrief().a, material: a },
-    b: { ...openBrief().b, material: b },
-  },
-  a: materialClassOf(a),
-  b: materialClassOf(b),
-  room: null,
-  currency: '',
-  now: 0,
-  adhesives: [],
-  stock: [],
-  houseRules: [],
-  evidence: [],
-  scraps: [],
-  classOf: (id) => id,
-})
+const setting = (a: string, b: string, brief: Partial<Brief>): Setting =>
+  plainSetting(materialClassOf(a), materialClassOf(b), {
+    brief: {
+      ...openBrief(),
+      ...brief,
+      a: { ...openBrief().a, material: a },
+      b: { ...openBrief().b, material: b },
+    },
+    currency: '',
+  })
 const joint = (code: string, of: Setting): JointToMend => ({ id: code, code, setting: of })
 const strap = joint('H5', setting('webbing', 'felt', { loads: ['peel'], geometry: 'patch', flex: 'must-flex' }))
 const feather = joint('H3', setting('card', 'foam-eva', { loads: ['peel'], geometry: 'edge-strip' }))

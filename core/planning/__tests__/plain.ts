@@ -1,9 +1,12 @@
 import { familyOf } from '../../knowledge/families'
+import type { MaterialClass } from '../../knowledge/materials'
+import { openBrief } from '../../records/openBrief'
 import type { Arm } from '../../records/round'
 import type { Procedure } from '../../records/procedure'
+import type { Setting } from '../../screening/shortlist'
 import { usualSteps } from '../draft/usual'
 
-/** An arm and a procedure as plain as they come, for tests of planning. */
+/** An arm, a procedure and a setting as plain as they come, for tests of planning. */
 export const plainArm = (id: string, patch: Partial<Arm> = {}): Arm => ({
   id,
   test: 'lap-shear',
@@ -29,4 +32,21 @@ export const plainProcedure = (letter: string, family: string, patch: Partial<Pr
   blend: null,
   steps: usualSteps(familyOf(family), null, null),
   ...patch,
+})
+
+/** Two materials on a bench with nothing on its shelf and no pulls. */
+export const plainSetting = (a: MaterialClass, b: MaterialClass, more: Partial<Setting> = {}): Setting => ({
+  brief: openBrief(),
+  a,
+  b,
+  room: null,
+  currency: '€',
+  now: 0,
+  adhesives: [],
+  stock: [],
+  houseRules: [],
+  evidence: [],
+  scraps: [],
+  classOf: (id) => id,
+  ...more,
 })

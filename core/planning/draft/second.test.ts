@@ -3,7 +3,7 @@ import { heatOnWetFilm } from '../../care/heat'
 import { careFor } from '../../care/care'
 import { families, familyOf } from '../../knowledge/families'
 import { materialClasses, materialClassOf } from '../../knowledge/materials'
-import { openBrief } from '../../records/openBrief'
+import { plainSetting } from '../__tests__/plain'
 import { secondRoleIds, stepSchema, type Second, type Step } from '../../records/procedure'
 import { pick, randomBrief } from '../../screening/__tests__/randomBrief'
 import type { Setting } from '../../screening/shortlist'
@@ -13,21 +13,8 @@ import { adviceOn, adviceOnSecond, draftOf } from './procedure'
 import { redrafted } from './redraft'
 import { placeOf } from './slots'
 
-const setting = (a: string, b: string, more: Partial<Setting> = {}): Setting => ({
-  brief: openBrief(),
-  a: materialClassOf(a),
-  b: materialClassOf(b),
-  room: null,
-  currency: '€',
-  now: 0,
-  adhesives: [],
-  stock: [],
-  houseRules: [],
-  evidence: [],
-  scraps: [],
-  classOf: (id) => id,
-  ...more,
-})
+const setting = (a: string, b: string, more: Partial<Setting> = {}) =>
+  plainSetting(materialClassOf(a), materialClassOf(b), more)
 const second = (family: string, role: Second['role'], more: Partial<Second> = {}): Second => ({
   family,
   adhesive: null,
