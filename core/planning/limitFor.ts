@@ -1,3 +1,4 @@
+import { materialClasses } from '../knowledge/materials'
 import { formulaOf, type CouponSize, type TestId } from '../knowledge/testKinds'
 import { lightN, lightPeel } from '../loads/light'
 import { jointSize, requiredLoad, requiredStrength, strengthPerN } from '../loads/requirement'
@@ -27,21 +28,22 @@ export function limitFor(brief: Brief, test: TestId, size: CouponSize): Limit | 
   const tidy = (n: number) => Number(n.toPrecision(3))
   const said = requiredStrength(brief, test)
   // What is peeled meets light handling too: the Shortlist asks that of a glue, and so does the limit.
-  const least = formulaOf(test)?.id === 'peel' ? lightPeel(brief) : 0
-  if (said !== null && said >= least) return { limit: tidy(said), assumed: null }
+  const least = formulaOf(test)?.id === 'peel' ? lightPeel(brief, classesOf(brief)) : null
+  if (said !== null && said >= (least ?? 0)) return { limit: tidy(said), assumed: null }
   const joint = jointSize(brief, test)
   const known = Object.fromEntries(Object.entries(joint).filter(([, value]) => value != null))
   const perN = strengthPerN(brief, test, { ...size, ...known })
   if (perN === null) return null
   const load = requiredLoad(brief)?.n ?? 0
-  if (least > 0) {
-    const n = Math.max(load, least / perN)
-    const open = load > least / perN ? openOf(brief, test, size) : load > 0 ? 'handling' : 'load'
-    return { limit: tidy(perN * n), assumed: { n, open } }
-  }
-  const n = Math.max(load, lightN(brief))
-  return { limit: tidy(perN * n), assumed: { n, open: load > 0 ? openOf(brief, test, size) : 'load' } }
+  const handling = least === null ? lightN(brief) : least / perN
+  const n = Math.max(load, handling)
+  const open = load === 0 ? 'load' : least !== null && handling >= load ? 'handling' : openOf(brief, test, size)
+  return { limit: tidy(perN * n), assumed: { n, open } }
 }
+
+const classById = new Map(materialClasses.map((one) => [one.id, one]))
+/** Classes of the brief's materials; null where one is open, or the maker's own. */
+const classesOf = ({ a, b }: Brief) => [a, b].map(({ material }) => classById.get(material ?? '') ?? null)
 
 /** What of the joint's own measures is open: its lever where that alone would do. */
 const openOf = (brief: Brief, test: TestId, { armMm }: CouponSize) =>

@@ -4,7 +4,7 @@ import type { Coupon } from '../records/coupon'
 import type { Procedure } from '../records/procedure'
 import { armOf } from './armOf'
 import { exposedUntil, isPutThrough } from './exposing'
-import { curedFrom } from './gluing'
+import { closedAt, curedFrom } from './gluing'
 
 /**
  * Ready for its test from, ms: cured, and through what it is exposed to. null before it is closed, and where what it is
@@ -28,7 +28,7 @@ export interface PullQueue {
   /** in pull order: what is ready */
   ready: Coupon[]
   /** passed over until it is, the first one first; at: ms, null while it is not closed, or not put through its heat */
-  waiting: { coupon: Coupon; at: number | null }[]
+  waiting: { coupon: Coupon; at: number | null; closed: boolean }[]
 }
 
 /**
@@ -46,7 +46,8 @@ export function pullQueue(
     .sort((x, y) => x.pullAt - y.pullAt)
     .map((coupon) => {
       const procedure = byId.get(coupon.procedure)
-      return { coupon, at: procedure ? readyFrom(coupon, procedure, armOf(round, coupon)) : null }
+      const at = procedure ? readyFrom(coupon, procedure, armOf(round, coupon)) : null
+      return { coupon, at, closed: procedure !== undefined && closedAt(coupon, procedure) !== null }
     })
   const isReady = ({ at }: { at: number | null }) => at !== null && at <= now
   return {

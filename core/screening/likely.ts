@@ -57,7 +57,7 @@ export function likelyPeel(s: Situation): Likely | null {
   const holds = least(s, sides, ({ observedPeelNPerMm }) => observedPeelNPerMm)
   const of = { unit: 'N/mm', partFirst: partFirst(sides) } as const
   const classes = s.faces.map(({ material }) => material)
-  const light: Likely = { holds, needs: lightPeel({ ...s.said, ...s }, classes), under: 'light', forLong: false, ...of }
+  const light: Likely = { holds, needs: lightPeel(s, classes), under: 'light', forLong: false, ...of }
   const load = loadOf(s)
   const perN = strengthPerN(s.said, 't-peel')
   if (!load || perN === null) return light

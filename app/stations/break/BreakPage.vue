@@ -175,13 +175,7 @@ useKey('log', () => void (gated.value ? undefined : log()))
     </div>
     <PasteSheet v-if="left.length" :view="view" />
     <PulledList v-if="view.readings.length || view.earlier.length" :view="view" @correct="correct" />
-    <NextPulls
-      v-if="left.length > 1"
-      :queue="queue"
-      :at-hand="coupon?.id ?? null"
-      :round="view.round!"
-      :procedures="view.procedures"
-    />
+    <NextPulls v-if="left.length > 1" :queue="queue" :at-hand="coupon?.id ?? null" :round="view.round!" />
   </div>
 </template>
 

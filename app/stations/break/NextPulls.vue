@@ -1,9 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PullQueue } from '../../../core/planning/pullQueue'
-import { closedAt } from '../../../core/planning/gluing'
-import type { Coupon } from '../../../core/records/coupon'
-import type { Procedure } from '../../../core/records/procedure'
 import type { Round } from '../../../core/records/round'
 import { useMinute } from '../../bench/clock'
 import { plural } from '../../look/figures'
@@ -14,7 +11,6 @@ const props = defineProps<{
   queue: PullQueue
   atHand: string | null
   round: Round
-  procedures: readonly Procedure[]
 }>()
 const now = useMinute()
 const orderWords = {
@@ -22,15 +18,11 @@ const orderWords = {
   'least-trusted-first': 'The least trusted first, shuffled among themselves',
   'as-written': 'As they were glued',
 } as const
-const isClosed = (coupon: Coupon) => {
-  const procedure = props.procedures.find(({ id }) => id === coupon.procedure)
-  return procedure !== undefined && closedAt(coupon, procedure) !== null
-}
 const next = computed(() => props.queue.ready.filter(({ id }) => id !== props.atHand).slice(0, 4))
 const passed = computed(() => {
   const { waiting } = props.queue
   if (!waiting.length) return ''
-  const lacking = waiting.filter(({ coupon, at }) => at === null && isClosed(coupon)).length
+  const lacking = waiting.filter(({ at, closed }) => at === null && closed).length
   const open = waiting.filter(({ at }) => at === null).length - lacking
   const first = waiting[0]!
   const when = first.at === null ? '' : `; ${first.coupon.label} is ready from ${momentName(first.at, now.value)}`
