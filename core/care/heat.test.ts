@@ -46,6 +46,12 @@ describe('heat and wet, flammable glue', () => {
     expect(bringsHeat({ kind: 'wait', text: 'Dry it with a hair dryer' })).toBe(true)
     expect(bringsHeat({ kind: 'wait', text: 'Leave open, keep away from heat' })).toBe(false)
     expect(bringsHeat({ kind: 'apply', text: 'Spread a thin even film' })).toBe(false)
+    // What a face is made of is no work on it.
+    const sheet = 'Side A, iron-on, heat-formable clear copolyester sheet: '
+    expect(bringsHeat({ kind: 'prepare-a', text: `${sheet}wash with mild soap` })).toBe(false)
+    expect(bringsHeat({ kind: 'prepare-a', text: `${sheet}warm it with a heat gun` })).toBe(true)
+    expect(bringsHeat({ kind: 'apply', text: 'Spread a film on side B (heat-formable sheet)' })).toBe(false)
+    expect(bringsHeat({ kind: 'apply', text: 'Wave a (lit) torch over it' })).toBe(true)
     const own = steps('contact-solvent').map((step) =>
       step.kind === 'wait' ? { ...step, text: 'Hot air until dry' } : step,
     )

@@ -23,8 +23,13 @@ export const gluedHot = ({ family, second, dab }: Pick<Situation, 'family' | 'se
 const HEAT = /\b(heat gun|hot air|hair ?dryer|heat|torch|flame|lighter|candle|iron|warm(ed|ing)? with)\b/i
 const DENIED = /\b(no|not|never|without|away from|keep off)\b[^.;]*\b(heat|flame|torch|iron)/i
 
-export const bringsHeat = ({ kind, text }: Pick<Step, 'kind' | 'text'>): boolean =>
-  kind === 'warm' || (HEAT.test(text) && !DENIED.test(text))
+/** A face’s material is no work: a “heat-formable sheet” that is wiped brings no heat. */
+const NAMED_FACE = /^Side [AB], [^:]*:|(?<=side [AB] )\([^)]*\)/g
+
+export function bringsHeat({ kind, text }: Pick<Step, 'kind' | 'text'>): boolean {
+  const work = text.replace(NAMED_FACE, '')
+  return kind === 'warm' || (HEAT.test(work) && !DENIED.test(work))
+}
 
 /**
  * Whether a flammable film is still wet when step `at` begins: glue was put on before it, and has not stood open for

@@ -1,5 +1,15 @@
-import type { Family } from '../knowledge/families'
+import { unknownFamily, type Family } from '../knowledge/families'
 import type { Adhesive } from '../records/shelf'
+
+/** Whether anything says what a pack costs: the shelf of the product, or the tables of its family. */
+export const hasPrice = (product: Pick<Adhesive, 'packPrice'> | null, { id }: Pick<Family, 'id'>): boolean =>
+  product?.packPrice != null || id !== unknownFamily.id
+
+/** What keeps no longer than this once opened is not there for the next evening, days. */
+const KEEPS_DAYS = 14
+/** Whether a pack is gone with the evening on which it is opened: then a whole one is paid for. */
+export const isFleeting = ({ shelfOpenedDays }: Pick<Family, 'shelfOpenedDays'>): boolean =>
+  shelfOpenedDays <= KEEPS_DAYS
 
 export type Pack = Pick<Family, 'packSize' | 'packUnit' | 'packPrice'>
 

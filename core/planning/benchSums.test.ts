@@ -64,8 +64,11 @@ describe('sums at the bench', () => {
     expect(sums({ family: skins })['at-once']).toMatch(/no more than 9 pieces before closing the first.*5 min/)
     // A piece that takes longer than that to cover is not “one”.
     expect(sums({ family: skins, areaCm2: 4000 })['at-once']).toMatch(/before one piece is covered/)
-    // apply 1 min and close 0.5 min: 120 in 180 min.
-    expect(sums({ family: skins }).evening).toMatch(/120 pieces in an evening of 3 h/)
+    // 32 s by hand each: 337 in 180 min; 500 of them take two evenings.
+    expect(sums({ family: skins }).evening).toMatch(
+      /^About 337 pieces in an evening of 3 h: 32 s by hand each, most of it laying\.$/,
+    )
+    expect(sums({ family: skins, pieces: 500 }).evening).toMatch(/ All 500 take 2 evenings\.$/)
   })
 
   it('hurry only what may be hurried', () => {

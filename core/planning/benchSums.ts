@@ -5,11 +5,11 @@ import { durationWords } from '../quantities/durations'
 import { inSentence } from '../quantities/inSentence'
 import type { Procedure } from '../records/procedure'
 import { coverS } from '../screening/rules/cover'
+import { eveningOf } from './evening'
 import { glueShare, recipe } from './mix'
 import { CLOSE_S, GUN_WARMS_S, LEAST_MIX_G, POT_SHARE } from './mixing'
 import { WASTE } from '../costs/cost'
 import { gramsPerCm2 } from './needs'
-import { handsOnMinutes } from './steps'
 
 /** What a maker works out at the bench. */
 export interface BenchSum {
@@ -88,11 +88,12 @@ export function benchSums(of: SumsFor): BenchSum[] {
             `it skins after ${durationWords(openS)}.`,
     )
   }
-  const each = Math.max(0.25, handsOnMinutes(procedure.steps))
+  const evening = eveningOf(procedure.steps, family, areaCm2, pieces, eveningMin)
   add(
     'evening',
-    `About ${count(Math.max(1, Math.floor(eveningMin / each)), 'piece')} in an evening of ` +
-      `${durationWords(eveningMin * 60)}, ${durationWords(each * 60)} by hand each.`,
+    `About ${count(evening.pieces, 'piece')} in an evening of ${durationWords(eveningMin * 60)}: ` +
+      `${durationWords(Math.round(evening.eachS))} by hand each, most of it ${evening.binds}.` +
+      (evening.evenings > 1 ? ` All ${pieces} take ${evening.evenings} evenings.` : ''),
   )
   if (family.form === 'melt')
     add('gun', `Let the gun warm up for ${durationWords(GUN_WARMS_S)} first, and again after each long pause.`)

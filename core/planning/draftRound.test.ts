@@ -215,7 +215,7 @@ describe('a round drafted from its brief', () => {
     const left = fairness(bare, fairnessSetting(prepared)).find(({ id }) => id === 'demand-left-out')!
     expect(left.text).toContain('prepare A')
     const mended = left.mend!.apply(bare)
-    expect(mended.procedures[0]!.steps[0]!.text).toMatch(/^Scrape side A bare/)
+    expect(mended.procedures[0]!.steps[0]!.text).toMatch(/^Side A, closed-cell EVA foam sheet: scrape it bare/)
     const still = fairness(mended, fairnessSetting(prepared)).filter(({ id }) => id === 'demand-left-out')
     expect(still.map(({ about }) => about)).not.toContain('A')
   })

@@ -67,7 +67,9 @@ describe('the usual steps', () => {
   })
   it('prepare each face as its material asks, and take the label before the table', () => {
     const steps = usualSteps(timesOf(familyOf('epoxy-slow'), { fullS: 1000 }), materialClassOf('foam-eva'), null)
-    expect(steps[0]!.text).toBe(materialClassOf('foam-eva').prep)
+    expect(steps[0]!.text).toBe(
+      `Side A, closed-cell EVA foam sheet: ${materialClassOf('foam-eva').prep.replace(/^C/, 'c')}`,
+    )
     expect(fullCureS(steps)).toBe(1000)
   })
   it('say what a helper adds at the step it belongs to, and nothing without one', () => {

@@ -2,7 +2,7 @@ import { measured } from '../quantities/betterUnit'
 import { digitsOf, figureOf } from '../quantities/figure'
 import { bondedAreaOf, withSpares } from '../coupons/pieces'
 import { packGrams, WASTE } from '../costs/cost'
-import { packOf } from '../costs/pack'
+import { hasPrice, isFleeting, packOf } from '../costs/pack'
 import type { Family } from '../knowledge/families'
 import type { Arm } from '../records/round'
 import type { Procedure } from '../records/procedure'
@@ -36,9 +36,11 @@ export interface GlueNeed {
   leftG: number | null
   /** whole packs to buy */
   packs: number
-  /** value of the glue used; null where nothing is known of its pack */
+  /** nothing is known of its pack */
+  onNoShelf: boolean
+  /** value of the glue used; null where nothing is known of its pack or its price */
   cost: number | null
-  /** money for the packs to buy; null where nothing is known of its pack */
+  /** money for the packs to buy; null as the cost */
   buy: number | null
   /** the sum with its numbers */
   sum: string[]
@@ -51,7 +53,7 @@ export interface Needs {
   pieces: number
   cost: number
   buy: number
-  /** parts of blends that stand on no shelf, and so are in no sum */
+  /** what has no price, and so is in no sum: parts of blends on no shelf, packs of unknown price */
   unpriced: string[]
   handsOnMinutes: number
 }
@@ -128,7 +130,8 @@ export function needsOf(list: readonly NeedOf[], arms: readonly Pick<Arm, 'test'
 interface Glue {
   key: string
   name: string
-  price: number
+  /** of a pack; null: nothing says it */
+  price: number | null
   packG: number | null
   leftG: number | null
   potS: number | null
@@ -138,8 +141,6 @@ interface Glue {
   fleeting: boolean
 }
 type Laid = Glue & Pick<GlueNeed, 'letters' | 'coupons' | 'grams' | 'sum'> & { cover: number }
-/** What keeps no longer than this once opened is not there for the next evening, days. */
-const KEEPS_DAYS = 14
 
 function glueOf({ family, product, left }: KnownGlue, spreadGm2: number): Glue {
   const pack = packOf(product, family)
@@ -147,18 +148,18 @@ function glueOf({ family, product, left }: KnownGlue, spreadGm2: number): Glue {
   return {
     key: product?.id ?? family.id,
     name: product?.name ?? family.name,
-    price: pack.packPrice,
+    price: hasPrice(product, family) ? pack.packPrice : null,
     packG,
     leftG: left === null ? null : left * packG,
     potS: family.mechanism === 'two-part' ? family.potLifeS : null,
     skinsS: skinsIn(family),
-    fleeting: family.shelfOpenedDays <= KEEPS_DAYS,
+    fleeting: isFleeting(family),
   }
 }
 const unknownGlue = (name: string): Glue => ({
   key: `part ${name.trim().toLowerCase()}`,
   name,
-  price: 0,
+  price: null,
   packG: null,
   leftG: null,
   potS: null,
@@ -177,15 +178,19 @@ function counted({ price, packG, potS, skinsS, fleeting, cover, ...laid }: Laid)
   // Closing is done piece by piece afterwards: only laying counts.
   const laying = Math.max(1, cover - CLOSE_S)
   const atOnce = skinsS === null ? null : Math.max(1, Math.floor((POT_SHARE * skinsS) / laying))
-  const need = { ...laid, atOnce }
+  const need = { ...laid, atOnce, onNoShelf: packG === null }
   const mixes = potS === null ? 0 : Math.ceil(need.coupons / Math.max(1, Math.floor((POT_SHARE * potS) / cover)))
   const grams = Math.max(need.grams, mixes * LEAST_MIX_G)
   const least = grams > need.grams ? [`at least ${mixes} × ${LEAST_MIX_G} g a mix = ${g(grams)}`] : []
   if (packG === null) return { ...need, grams, mixes, packs: 0, cost: null, buy: null, sum: [...need.sum, ...least] }
   const whole = fleeting ? Math.ceil(grams / packG - 1e-9) : null
-  const cost = (whole ?? grams / packG) * price
   const packs = Math.max(0, Math.ceil((grams - (need.leftG ?? 0)) / packG - 1e-9))
   const share = whole === null ? `${g(grams)} ÷ ${g(packG)} a pack` : `${whole} whole, it does not keep once opened,`
+  if (price === null) {
+    const sum = [...need.sum, ...least, `${share} without a price: put it beside the glue on the Shelf`]
+    return { ...need, grams, mixes, cost: null, packs, buy: null, sum }
+  }
+  const cost = (whole ?? grams / packG) * price
   const sum = [...need.sum, ...least, `${share} × ${price} = ${cost.toFixed(2)}`]
   return { ...need, grams, mixes, cost, packs, buy: packs * price, sum }
 }

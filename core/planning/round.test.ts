@@ -419,7 +419,7 @@ describe('the usual steps', () => {
     const apply = (id: string) => of(id).find(({ kind }) => kind === 'apply')!
     expect(apply('hotmelt-low').text).toMatch(/bead/)
     expect(apply('spray-contact').text).toMatch(/both faces/)
-    expect(apply('pva-white').text).toBe('Spread a thin even film')
+    expect(apply('pva-white').text).toBe('Spread a thin even film on side A')
     expect(apply('contact-solvent')).toMatchObject({ text: 'Spread a thin even film on both faces', maxS: null })
     expect(apply('pva-white').maxS).toBe(familyOf('pva-white').openS)
     const close = (id: string) => of(id).find(({ kind }) => kind === 'close')!.text

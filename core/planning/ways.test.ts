@@ -29,7 +29,7 @@ describe('a procedure as one school does it', () => {
     expect(apply(thin!)).toMatch(/thin film/)
     expect(apply(bead!)).toMatch(/round bead/)
     const [warm, cold] = waysOf('hotmelt-smooth').map((way) => stepsOfWay(usual, way))
-    expect(warm!.find(({ kind }) => kind === 'prepare-b')!.text).toMatch(/^Clean, dry and scuff side B\. Warm the/)
+    expect(warm!.find(({ kind }) => kind === 'prepare-b')!.text).toMatch(/^Side B: clean, dry and scuff it\. Warm the/)
     expect(cold).toEqual(usual)
   })
   it('leaves the steps alone where another glue or a helper is the way', () => {

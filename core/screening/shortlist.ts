@@ -1,6 +1,6 @@
 import { usableDab } from './rules/help'
 import type { ForceUnit } from '../quantities/force'
-import { packOf } from '../costs/pack'
+import { hasPrice, packOf } from '../costs/pack'
 import { correctionOf } from '../evidence/corrections'
 import { onThisPair, sayingOf, type PairEvidence, type Saying } from '../evidence/pairEvidence'
 import { scrapsOn } from '../evidence/scrap'
@@ -68,7 +68,7 @@ function around(
     facts: product?.label.facts ?? {},
     pack: pack && packAge(pack, setting.now),
     // A family that is not on the shelf is counted at the tables' typical price.
-    packPrice: product ? product.packPrice : family.packPrice,
+    packPrice: product ? product.packPrice : hasPrice(null, family) ? family.packPrice : null,
   }
 }
 

@@ -2,6 +2,7 @@ import type { PackAge } from './packs'
 import { hangsStill } from '../loads/steady'
 import { requiredLoad } from '../loads/requirement'
 import { cost, packGrams, WASTE } from '../costs/cost'
+import { isFleeting } from '../costs/pack'
 import { cureOf, inRoom, type Cure } from '../cure/cure'
 import { STANDARD_ROOM } from '../cure/room'
 import { type Family, type WaterClass } from '../knowledge/families'
@@ -199,7 +200,10 @@ export function situationOf(
     ...cured,
     labelled: around.labelled ?? [],
     facts: around.facts ?? {},
-    glueCost: around.packPrice == null || areaCm2 === null ? null : glueCost(family, faces, areaCm2, around.packPrice),
+    glueCost:
+      around.packPrice == null || areaCm2 === null
+        ? null
+        : glueCost(family, faces, areaCm2, around.packPrice, brief.count ?? 1),
     pack: around.pack ?? null,
     helpers: around.helpers ?? [],
     dab: around.dab ?? null,
@@ -236,11 +240,21 @@ export const drinkingFace = ({ family, faces }: Pick<Situation, 'family' | 'face
     ? (faces.find(({ material }) => material !== null && material.porosity > 0.5) ?? null)
     : null
 
-/** Price of the glue alone in one joint, coats and loss counted; null where a pack holds nothing to weigh out. */
-function glueCost(family: Family, faces: Situation['faces'], areaCm2: number, packPrice: number): number | null {
+/**
+ * Price of the glue alone in one joint, coats and loss counted, and of what does not keep once opened its share of whole
+ * packs; null where a pack holds nothing to weigh out.
+ */
+function glueCost(
+  family: Family,
+  faces: Situation['faces'],
+  areaCm2: number,
+  packPrice: number,
+  joints: number,
+): number | null {
   const { id, packSize, packUnit, spreadGm2, densityGml } = family
   const adhesive = { family: id, packSize, packUnit, packPrice, spreadGm2, densityGml }
   if (packGrams(adhesive) <= 0) return null
   const coats = drinkingFace({ family, faces }) ? 2 : 1
-  return cost({ adhesive, areaCm2, coats, waste: WASTE, joints: 1 }).glueCost
+  const one = cost({ adhesive, areaCm2, coats, waste: WASTE, joints })
+  return isFleeting(family) ? one.perJointWithRest : one.glueCost
 }

@@ -19,6 +19,12 @@ const of = (id: string) => props.procedures.find((one) => one.id === id)
 const order = (school: School) =>
   [...props.result.schools[school]].sort((x, y) => y.score - x.score || y.pBest - x.pBest)
 const first = (school: School) => props.result.winners[school]
+/** A must that is just met is no must missed: by the weakest link it counts nothing, and nobody is out for it. */
+const nobody: Record<School, string> = {
+  points: 'Nobody is better than what must be.',
+  'weakest-link': 'Nobody: each misses a must, or just meets one.',
+  'knock-out': 'Nobody: each misses a must.',
+}
 </script>
 
 <template>
@@ -28,7 +34,7 @@ const first = (school: School) => props.result.winners[school]
       <p class="mute small">{{ schoolWords[school].gloss }}</p>
       <p class="first">
         <b v-if="first(school)">{{ of(first(school)!)?.name }}</b>
-        <b v-else class="careful">Nobody: each misses a must.</b>
+        <b v-else class="careful">{{ nobody[school] }}</b>
       </p>
       <ul>
         <li v-for="one in order(school)" :key="one.procedure">

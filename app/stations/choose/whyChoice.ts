@@ -119,10 +119,11 @@ export function whyCost(candidate: Candidate, currency: string): Explanation {
     lines: [
       `${plural(sum.packs, 'pack')} to open for all joints, ${showMoney(sum.packsPrice, currency)}; with the ` +
         `rest of them thrown away a joint costs ${showMoney(sum.perJointWithRest, currency)}.`,
-      ...sum.unpriced.map((name) => `Without ${name}: the shelf knows no glue of that name, so it has no price.`),
+      ...sum.unpriced.map((name) => `Without ${name}: nothing says what a pack of it costs.`),
     ],
     formula: [
       `glue ${figure(sum.glueG)} g, a tenth lost: ${showMoney(sum.glueCost, currency)}`,
+      ...(sum.whole ? ['with its share of the rest: it does not keep once opened'] : []),
       ...(sum.workCost ? [`work: ${showMoney(sum.workCost, currency)}`] : []),
       `= ${showMoney(sum.perJoint, currency)} a joint`,
     ],

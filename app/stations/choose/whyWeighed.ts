@@ -1,6 +1,6 @@
 import type { Item } from '../../../core/choice/criteria'
 import { MORE, type NextTests, type TestOption } from '../../../core/choice/next/further'
-import { KNOCK_OUT_BY, type School } from '../../../core/choice/rank'
+import { KNOCK_OUT_BY, misses, type School } from '../../../core/choice/rank'
 import type { WeighResult } from '../../../core/choice/weighRound'
 import { showMoney } from '../../../core/quantities/money'
 import { figure, percent } from '../../look/figures'
@@ -23,6 +23,10 @@ function restingOn(procedure: string, items: readonly Item[], weights: readonly 
   return untested.length ? `Not measured, and filled in: ${untested.join('; ')}.` : 'All of it is measured or known.'
 }
 
+/** A value that neither scatters nor has anything to spare: at its must, which is met. */
+const justMet = ({ criterion }: Item, { median, low90, high90, d }: WeighResult['values'][string][string]): boolean =>
+  d === 0 && low90 === high90 && !misses(criterion, median)
+
 /** Why a school gives a procedure its score. */
 export function whySchool(
   school: School,
@@ -33,6 +37,7 @@ export function whySchool(
 ): Explanation {
   const weighed = result.schools[school].find((one) => one.procedure === procedure.id)!
   const all = weights.reduce((sum, one) => sum + one, 0)
+  const valueOf = ({ criterion }: Item) => result.values[procedure.id]![criterion.id]!
   const order = items
     .map((item, c) => ({ item, weight: weights[c]!, d: result.values[procedure.id]![item.criterion.id]!.d }))
     .filter(({ weight }) => weight > 0)
@@ -52,9 +57,13 @@ export function whySchool(
       `= first in ${percent(weighed.score)} of the draws`,
     ],
   }[school]
+  const just = school === 'weakest-link' ? order.filter(({ item }) => justMet(item, valueOf(item))) : []
   return {
     about: `${procedure.name}, by ${schoolWords[school].name.toLowerCase()}`,
     lines: [
+      ...just.map(
+        ({ item }) => `It just meets what must be in ${item.name}: nothing to spare counts 0 by the weakest link.`,
+      ),
       `First in ${percent(weighed.pBest)} of the draws. Chosen now, it is expected to fall short of the best by ` +
         `${inHundred(weighed.expectedLoss)} of 100.`,
       restingOn(procedure.id, items, weights),

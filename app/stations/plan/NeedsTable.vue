@@ -13,12 +13,12 @@ const props = defineProps<{ needs: Needs; tools: string[] }>()
 const bench = useBench()
 const money = (value: number) => showMoney(value, bench.bench?.currency)
 const hours = computed(() => props.needs.handsOnMinutes / 60)
-const short = (need: GlueNeed) => need.packs > 0 || need.cost === null
-const toDo = ({ packs, buy, cost, name }: GlueNeed) =>
-  cost === null
+const short = (need: GlueNeed) => need.packs > 0 || need.onNoShelf
+const toDo = ({ packs, buy, onNoShelf, name }: GlueNeed) =>
+  onNoShelf
     ? `put “${name}” on the Shelf, or name it as it stands there`
     : packs > 0
-      ? `buy ${plural(packs, 'pack')}, ${money(buy ?? 0)}`
+      ? `buy ${plural(packs, 'pack')}, ${buy === null ? 'price not known' : money(buy)}`
       : 'enough'
 const why = (need: GlueNeed): Explanation => ({
   about: `glue needed, ${need.name}`,
@@ -41,8 +41,8 @@ const why = (need: GlueNeed): Explanation => ({
     <h2 id="needs">What is needed</h2>
     <p>
       <b class="num">{{ needs.pieces }}</b> pairs of pieces with spares, <b class="num">{{ money(needs.cost) }}</b> of
-      glue<template v-if="needs.unpriced.length"> (without {{ needs.unpriced.join(', ') }}, on no shelf)</template>,
-      about <b class="num">{{ figure(hours) }} h</b> of hands<template v-if="needs.buy > 0"
+      glue<template v-if="needs.unpriced.length"> (without {{ needs.unpriced.join(', ') }}: no price)</template>, about
+      <b class="num">{{ figure(hours) }} h</b> of hands<template v-if="needs.buy > 0"
         >; to buy <b class="num">{{ money(needs.buy) }}</b></template
       >.
     </p>

@@ -1,5 +1,5 @@
 import { packGrams } from '../../costs/cost'
-import { packOf } from '../../costs/pack'
+import { hasPrice, packOf } from '../../costs/pack'
 import { glueShare, type KnownGlue, type OtherPart } from '../../planning/mix'
 import { gramsPerCm2 } from '../../planning/needs'
 import type { Brief } from '../../records/joint'
@@ -108,7 +108,7 @@ export function shoppingList(joints: readonly JointToBuy[], stock: readonly Stoc
       packs,
       packG,
       pack: `${pack.packSize} ${pack.packUnit}`,
-      price: packs * pack.packPrice,
+      price: hasPrice(glue.product, glue.family) ? packs * pack.packPrice : packs ? null : 0,
       sum: [
         ...sum,
         `and ${100 * SPARE} % to spare: ${g(wantedG)}`,

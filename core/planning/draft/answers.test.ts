@@ -60,7 +60,7 @@ const always: Record<string, string[]> = {
 /** Rules that ask for a step until they rule the glue out. */
 const unlessBlocked: Record<string, string> = {
   'styrene-foam-attacked': dropOnScrap,
-  'heat-marks-part': 'apply: On the sturdier side first, and let it cool a moment before closing',
+  'heat-marks-part': 'apply: Let it cool a moment before closing',
   'light-path-missing': 'try: Light a drop through the real sheet first: it must set hard',
   'gap-too-wide': 'fit: Sand the fit closer, or pack the gap with a sliver of the same stuff',
   'hot-wire-through-line': backFromTheCut,
@@ -84,16 +84,15 @@ describe('what advice asks of a plan', () => {
 
   it('prepares the side that is named, or both where none is', () => {
     const rules = {
-      'close-fit-needed': 'Flatten side A until no light shows through the dry joint',
-      'old-glue-left': 'Scrape side A bare and scrub off what is left',
-      'glazed-skin': 'Scuff side A matt',
-      'dirty-face': 'Clean side A, sand it, clean it again',
+      'close-fit-needed': 'Flatten it until no light shows through the dry joint',
+      'old-glue-left': 'Scrape it bare and scrub off what is left',
+      'glazed-skin': 'Scuff it matt',
+      'dirty-face': 'Clean it, sand it, clean it again',
     }
-    for (const [rule, a] of Object.entries(rules)) {
-      const b = a.replace('side A', 'side B')
-      expect(asked(plain, rule, 'caution', 'Side A (wood) is.')).toEqual([`prepare-a: ${a}`])
-      expect(asked(plain, rule, 'caution', 'It is side B that is.')).toEqual([`prepare-b: ${b}`])
-      expect(asked(plain, rule)).toEqual([`prepare-a: ${a}`, `prepare-b: ${b}`])
+    for (const [rule, text] of Object.entries(rules)) {
+      expect(asked(plain, rule, 'caution', 'Side A (wood) is.')).toEqual([`prepare-a: ${text}`])
+      expect(asked(plain, rule, 'caution', 'It is side B that is.')).toEqual([`prepare-b: ${text}`])
+      expect(asked(plain, rule)).toEqual([`prepare-a: ${text}`, `prepare-b: ${text}`])
     }
     expect(asked(plain, 'curve-springs-back', 'caution', 'Side B springs back')[0]).toContain('Shape side B')
     expect(asked(plain, 'curve-springs-back')[0]).toContain('Shape side A')
@@ -101,14 +100,12 @@ describe('what advice asks of a plan', () => {
 
   it('bares, dries and cures the sides that are so, and no other', () => {
     const painted = on('epoxy-slow', 'wood', 'metal', { a: side('damp'), b: side('painted-solvent') })
-    expect(asked(painted, 'paint-is-weak-layer')).toEqual([
-      'prepare-b: Take the paint off side B where the joint comes',
-    ])
+    expect(asked(painted, 'paint-is-weak-layer')).toEqual(['prepare-b: Take the paint off where the joint comes'])
     const acrylic = on('epoxy-slow', 'wood', 'metal', { a: side('painted-acrylic') })
     expect(asked(acrylic, 'paint-is-weak-layer')[0]).toMatch(/^prepare-a/)
-    expect(asked(painted, 'damp-face')).toEqual(['prepare-a: Dry side A through'])
+    expect(asked(painted, 'damp-face')).toEqual(['prepare-a: Dry it through'])
     const printed = on('epoxy-slow', 'wood', 'print-resin')
-    expect(asked(printed, 'resin-print-not-cured')).toEqual(['prepare-b: Wash, dry and post-cure side B'])
+    expect(asked(printed, 'resin-print-not-cured')).toEqual(['prepare-b: Wash, dry and post-cure it'])
   })
 
   it('a weak edge: a backing, and a fillet of what fills one', () => {
@@ -154,9 +151,9 @@ describe('what advice asks of a plan', () => {
         { ...papers.faces[1], thicknessMm: b, material: null },
       ] as typeof papers.faces,
     })
-    expect(asked(asThick(null, 2), 'paper-cockle')).toEqual(['apply: Coat the thicker piece only'])
-    expect(asked(asThick(0.1, 2), 'paper-cockle')).toEqual(['apply: Coat side B only, the thicker piece'])
-    expect(asked(asThick(3, 2), 'paper-cockle')).toEqual(['apply: Coat side A only, the thicker piece'])
+    expect(asked(asThick(null, 2), 'paper-cockle')).toEqual(['apply: Nothing on side B: it stays dry'])
+    expect(asked(asThick(0.1, 2), 'paper-cockle')).toEqual(['apply: Nothing on side A: it stays dry'])
+    expect(asked(asThick(3, 2), 'paper-cockle')).toEqual(['apply: Nothing on side B: it stays dry'])
     expect(asked(tight('pva-white'), 'paper-cockle')).toContain('clamp: Between flat boards')
     expect(asked(loose('pu-foaming'), 'expansion-shifts-parts')).toContain(
       'clamp: Tape it tightly all round, so that it cannot swell apart',
@@ -195,8 +192,8 @@ describe('what advice asks of a plan', () => {
     const misted = (a: string, b: string) => asked(on('pu-foaming', a, b), 'moisture-cure-dry-air')
     expect(misted('metal', 'glass')[0]).toMatch(/^damp: Mist side B/)
     expect(misted('glass', 'metal')[0]).toMatch(/^damp: Mist side A/)
-    // Both rust: somebody has to be misted.
-    expect(misted('metal', 'metal')[0]).toMatch(/^damp: Mist side A/)
+    // Both rust: the one that takes no glue first is misted.
+    expect(misted('metal', 'metal')[0]).toMatch(/^damp: Mist side B/)
   })
 
   it('dots and dabs: asked for where the second glue suits', () => {
@@ -218,17 +215,17 @@ describe('what advice asks of a plan', () => {
   it('the face that is turned, or roughened', () => {
     expect(asked(plain, 'which-side', 'note')).toEqual([])
     expect(asked(plain, 'which-side', 'caution', 'Side B is smooth')).toEqual([
-      'prepare-b: Roughen side B, or turn its other face to the joint',
+      'prepare-b: Roughen it, or turn its other face to the joint',
     ])
     const fused = on('heat-fuse', 'thermoform-filled', 'thermoform-filled')
     const turned = asked(fused, 'which-side', 'note', 'Side A')
-    expect(turned).toEqual(['prepare-a: Turn the smooth, tacky face of side A to the joint'])
+    expect(turned).toEqual(['prepare-a: Turn its smooth, tacky face to the joint'])
   })
 
   it('a poor grip that scuffing mends: the face of that material', () => {
     const wood = materialClassOf('wood').name
     expect(asked(plain, 'grip', 'caution', `On ${wood} it holds once that is scuffed`)).toEqual([
-      'prepare-a: Scuff side A matt and wipe it',
+      'prepare-a: Scuff it matt and wipe it',
     ])
     expect(asked(plain, 'grip', 'caution', `On ${wood} it holds`)).toEqual([])
   })
@@ -258,10 +255,10 @@ describe('what stands in figures', () => {
   })
 
   it('the size goes on the side that drinks', () => {
-    expect(asked(on('ca-thin', 'metal', 'foam-eva'), 'thin-on-porous')[0]).toMatch(/Size side [AB] thinly/)
-    expect(asked(on('pva-white', 'metal', 'card'), 'thin-on-porous')[0]).toContain('Size side B thinly')
-    expect(asked(on('pva-white', 'card', 'metal'), 'thin-on-porous')[0]).toContain('Size side A thinly')
+    expect(asked(on('ca-thin', 'metal', 'foam-eva'), 'thin-on-porous')[0]).toMatch(/Size side [AB] \(.*\) thinly/)
+    expect(asked(on('pva-white', 'metal', 'card'), 'thin-on-porous')[0]).toContain('Size side B (card')
+    expect(asked(on('pva-white', 'card', 'metal'), 'thin-on-porous')[0]).toContain('Size side A (card')
     // Neither drinks: the first.
-    expect(asked(on('pva-white', 'metal', 'glass'), 'thin-on-porous')[0]).toContain('Size side A thinly')
+    expect(asked(on('pva-white', 'metal', 'glass'), 'thin-on-porous')[0]).toContain('Size side A (metal) thinly')
   })
 })

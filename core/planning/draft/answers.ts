@@ -1,20 +1,25 @@
 import { coverS } from '../../screening/rules/cover'
 import { patchMarginMm } from '../../screening/rules/shape'
 import type { Face, Situation } from '../../situation/situation'
-import { has, someFace, thicknessOf } from '../../situation/about'
+import { has, someFace } from '../../situation/about'
 import { POT_SHARE } from '../mixing'
 import type { Reason } from '../../screening/reason'
+import { coatedFace, sideWords } from './faces'
 import type { Demand, Slot } from './slots'
 
 type Answer = (s: Situation, reason: Reason) => Demand | Demand[] | null
 
 const prepare = ({ side }: Pick<Face, 'side'>): Slot => (side === 'A' ? 'prepare-a' : 'prepare-b')
 const stateOf = (s: Situation, ...states: string[]) => s.faces.filter(({ state }) => state && states.includes(state))
-/** The thicker piece by its side, where both are known. */
-function thickerOnly({ faces }: Situation): string {
-  const [a, b] = faces.map(thicknessOf)
-  const side = a == null || b == null || a === b ? null : a > b ? 'A' : 'B'
-  return side ? `Coat side ${side} only, the thicker piece` : 'Coat the thicker piece only'
+const clothOf = (s: Situation): Face => someFace(s, ({ group }) => group === 'textile') ?? s.faces[1]
+
+const coatedWords = (s: Situation): string => (s.family.faces === 'both' ? 'both faces' : sideWords(coatedFace(s)))
+
+/** Paper takes up no more water than it must: the other face alone is coated, or both as thinly as they go. */
+function keptDry(s: Situation): string {
+  if (s.family.faces === 'both') return 'Both coats as thin as they go'
+  const coated = coatedFace(s)
+  return `Nothing on side ${coated.side === 'A' ? 'B' : 'A'}: it stays dry`
 }
 
 /** The side that a reason names: “side B”; null where it names none. */
@@ -24,7 +29,7 @@ const onNamed =
   (s, reason) => {
     const side = named(reason)
     const faces = side ? s.faces.filter((face) => face.side === side) : s.faces
-    return faces.map((face) => ({ at: prepare(face), text: text.replace('{side}', `side ${face.side}`) }))
+    return faces.map((face) => ({ at: prepare(face), text }))
   }
 const at =
   (slot: Slot, text: string): Answer =>
@@ -69,9 +74,9 @@ export const answers: Readonly<Record<string, Answer>> = {
     at: 'fit',
     text: `Cut the patch ${patchMarginMm(s)} mm larger on every side, round its corners and thin its edges`,
   }),
-  'curve-springs-back': (_, reason) => ({
+  'curve-springs-back': (s, reason) => ({
     at: 'fit',
-    text: `Shape side ${named(reason) ?? 'A'} to the curve until it lies there by itself`,
+    text: `Shape ${sideWords(s.faces[named(reason) === 'B' ? 1 : 0])} to the curve until it lies there by itself`,
   }),
   'styrene-foam-attacked': (s, { verdict }) =>
     verdict === 'block'
@@ -84,9 +89,7 @@ export const answers: Readonly<Record<string, Answer>> = {
         ],
   'activator-on-sensitive-face': drop,
   'heat-marks-part': (_, { verdict }) =>
-    verdict === 'block'
-      ? null
-      : { at: 'apply', text: 'On the sturdier side first, and let it cool a moment before closing' },
+    verdict === 'block' ? null : { at: 'apply', text: 'Let it cool a moment before closing' },
   'stress-crazing-clear': (s, { verdict }) =>
     verdict === 'note'
       ? { at: 'fit', text: 'Glue before bending, or anneal what was bent, cut or polished hot' }
@@ -100,24 +103,24 @@ export const answers: Readonly<Record<string, Answer>> = {
     s.helpers.includes('fibre-filler')
       ? null
       : { at: 'apply', instead: true, text: 'Pea-sized dots of gel only, on the bench, never on the body' },
-  'bleed-through-cloth': (_, { verdict }) =>
+  'bleed-through-cloth': (s, { verdict }) =>
     verdict === 'note'
       ? { at: 'try', text: 'Glue a scrap of the cloth first and look at its good side' }
       : {
           at: 'prime',
-          text: 'Prime the back of the cloth thinly, or line it with thin paper, and let it dry',
+          text: `Prime the back of ${sideWords(clothOf(s))} thinly, or line it with thin paper, and let it dry`,
           minS: 1800,
         },
   'stain-or-corrode': maskRim,
   'paper-cockle': (s) => [
-    { at: 'apply', text: thickerOnly(s) },
+    { at: 'apply', text: keptDry(s) },
     ...(s.canClamp === false ? [] : [{ at: 'clamp' as const, text: 'Between flat boards' }]),
   ],
   'ink-or-dye-runs': at('try', 'Wet a scrap with the glue first and wipe it with a white cloth'),
   'water-trapped': beads,
   'blind-joint-slow': beads,
   'moisture-cure-dry-air': (s) => damped(s),
-  'damp-face': (s) => stateOf(s, 'damp').map((face) => ({ at: prepare(face), text: `Dry side ${face.side} through` })),
+  'damp-face': (s) => stateOf(s, 'damp').map((face) => ({ at: prepare(face), text: 'Dry it through' })),
   'light-path-missing': (_, { verdict }) =>
     verdict === 'block' ? null : { at: 'try', text: 'Light a drop through the real sheet first: it must set hard' },
   'will-not-cure-here': (s) =>
@@ -134,14 +137,18 @@ export const answers: Readonly<Record<string, Answer>> = {
   'shelf-old': at('try', 'Bond and break two scraps first, before this pack is trusted'),
   'thin-on-porous': (s) => {
     const face = someFace(s, (m) => m.porosity > 0.4) ?? s.faces[0]
-    return { at: 'prime', text: `Size side ${face.side} thinly with the same glue and let it dry`, minS: sizeDriesS(s) }
+    return {
+      at: 'prime',
+      text: `Size ${sideWords(face)} thinly with the same glue and let it dry`,
+      minS: sizeDriesS(s),
+    }
   },
   'gap-too-wide': (_, { verdict }) =>
     verdict === 'block'
       ? null
       : { at: 'fit', text: 'Sand the fit closer, or pack the gap with a sliver of the same stuff' },
   'gap-helper': at('fill', ''),
-  'close-fit-needed': onNamed('Flatten {side} until no light shows through the dry joint'),
+  'close-fit-needed': onNamed('Flatten it until no light shows through the dry joint'),
   'clamp-too-hard': (s) =>
     s.canClamp === false || s.family.clamp !== 'clamp' ? null : { at: 'clamp', text: 'Lightly' },
   'open-time-vs-area': at('apply', 'In strips, each closed before the next is laid'),
@@ -164,25 +171,25 @@ export const answers: Readonly<Record<string, Answer>> = {
   'paint-is-weak-layer': (s) =>
     stateOf(s, 'painted-acrylic', 'painted-solvent').map((face) => ({
       at: prepare(face),
-      text: `Take the paint off side ${face.side} where the joint comes`,
+      text: 'Take the paint off where the joint comes',
     })),
-  'old-glue-left': onNamed('Scrape {side} bare and scrub off what is left'),
-  'glazed-skin': onNamed('Scuff {side} matt'),
-  'dirty-face': onNamed('Clean {side}, sand it, clean it again'),
+  'old-glue-left': onNamed('Scrape it bare and scrub off what is left'),
+  'glazed-skin': onNamed('Scuff it matt'),
+  'dirty-face': onNamed('Clean it, sand it, clean it again'),
   'which-side': (s, reason) =>
     reason.verdict === 'note' && !has(s, 'fuses-sheet')
       ? null
       : list(
           onNamed(
             has(s, 'fuses-sheet')
-              ? 'Turn the smooth, tacky face of {side} to the joint'
-              : 'Roughen {side}, or turn its other face to the joint',
+              ? 'Turn its smooth, tacky face to the joint'
+              : 'Roughen it, or turn its other face to the joint',
           )(s, reason),
         ),
   'resin-print-not-cured': (s) =>
     s.faces
       .filter(({ material }) => material?.traits.includes('resin'))
-      .map((face) => ({ at: prepare(face), text: `Wash, dry and post-cure side ${face.side}` })),
+      .map((face) => ({ at: prepare(face), text: 'Wash, dry and post-cure it' })),
   'print-layers-split': (_, { verdict }) =>
     verdict === 'note' ? null : { at: 'fit', text: 'Set a pin or a patch across the layers' },
   'sand-or-carve-line': keepBack,
@@ -191,7 +198,7 @@ export const answers: Readonly<Record<string, Answer>> = {
   'line-thickness-and-weight': at('apply', 'As thin as holds, pressed flat'),
   'repeat-coats': (s) => ({
     at: 'coat',
-    text: 'Let the first coat soak in and dry, then coat again',
+    text: `Let the first coat soak in and dry, then coat ${coatedWords(s)} again`,
     minS: sizeDriesS(s),
   }),
   'tack-and-cure-pair': (_, { verdict }) => (verdict === 'fit' ? { at: 'dab', text: '' } : null),
@@ -202,7 +209,7 @@ export const answers: Readonly<Record<string, Answer>> = {
     /once that is scuffed/.test(reason.text)
       ? s.faces
           .filter(({ material }) => material && reason.text.toLowerCase().includes(material.name.toLowerCase()))
-          .map((face) => ({ at: prepare(face), text: `Scuff side ${face.side} matt and wipe it` }))
+          .map((face) => ({ at: prepare(face), text: 'Scuff it matt and wipe it' }))
       : null,
 }
 
@@ -218,7 +225,12 @@ const sizeDriesS = ({ family, cure }: Situation): number =>
 function damped(s: Situation): Demand {
   if (has(s, 'minds-damp'))
     return { at: 'ready', text: 'Moisten the air of the place: warm water in bowls beside the parts' }
-  const wettable = s.faces.find(({ material }) => material && !WATER_HARMS.some((one) => material.traits.includes(one)))
-  return { at: 'damp', text: `Mist side ${(wettable ?? s.faces[0]).side} lightly with water: damp, no drops` }
+  // The face that takes no glue first: water and glue meet when it is closed.
+  const coated = coatedFace(s)
+  const dry = s.faces.find((face) => face !== coated)!
+  const wettable = [dry, coated].find(
+    ({ material }) => material && !WATER_HARMS.some((one) => material.traits.includes(one)),
+  )
+  return { at: 'damp', text: `Mist ${sideWords(wettable ?? dry)} lightly with water: damp, no drops` }
 }
 const WATER_HARMS = ['corrodes', 'cockles', 'cockles-thin', 'print-runs'] as const

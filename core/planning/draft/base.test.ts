@@ -23,7 +23,7 @@ const withHelper = (family: string, helper: Helper, a: string, b: string) => {
 describe('what a glue asks for on two faces', () => {
   it('each helper adds its own step, and nothing else', () => {
     expect(withHelper('ca-gel', 'activator', 'wood', 'metal')).toEqual([
-      { at: 'activate', text: 'Mist activator thinly on side B only and let it flash off', minS: 30 },
+      { at: 'activate', text: 'Mist activator thinly on side B (metal) only and let it flash off', minS: 30 },
     ])
   })
 
@@ -53,19 +53,19 @@ describe('what a glue asks for on two faces', () => {
     expect(primed('polyolefin', 'wood')[0]!.text).toContain('on side A')
     expect(primed('wood', 'polyolefin')[0]!.text).toContain('on side B')
     for (const [helper, words] of [
-      ['cloth-primer', 'Prime the back of the cloth, side'],
-      ['paper-backing', 'Line the back of the cloth, side'],
+      ['cloth-primer', 'Prime the back of side'],
+      ['paper-backing', 'Line the back of side'],
     ] as const) {
       const of = (a: string, b: string) => withHelper('contact-water', helper, a, b)
       expect(of('fabric-cotton', 'wood')).toMatchObject([{ at: 'prime', minS: 1800 }])
-      expect(of('fabric-cotton', 'wood')[0]!.text).toContain(`${words} A`)
-      expect(of('wood', 'fabric-cotton')[0]!.text).toContain(`${words} B`)
+      expect(of('fabric-cotton', 'wood')[0]!.text).toContain(`${words} A (woven cotton`)
+      expect(of('wood', 'fabric-cotton')[0]!.text).toContain(`${words} B (woven cotton`)
     }
   })
 
   it('is spread on one face or on both, as its form is laid', () => {
     expect(textAt('apply', 'contact-solvent')).toEqual(['Spread a thin even film on both faces'])
-    expect(textAt('apply', 'epoxy-slow')).toEqual(['Spread a thin even film'])
+    expect(textAt('apply', 'epoxy-slow')).toEqual(['Spread a thin even film on side A (solid wood)'])
     expect(textAt('apply', 'ca-thin')[0]).toMatch(/^Wick it into the closed joint/)
     expect(textAt('apply', 'hotmelt-low')[0]).toMatch(/^Lay one hot bead/)
     expect(textAt('apply', 'glue-stick', 'card', 'card')[0]).toMatch(/^Rub an even film/)
@@ -73,7 +73,7 @@ describe('what a glue asks for on two faces', () => {
     for (const { id, faces, form } of families)
       if (form === 'spray')
         expect(textAt('apply', id)).toEqual([
-          faces === 'both' ? 'Spray an even coat on both faces' : 'Spray an even coat',
+          faces === 'both' ? 'Spray an even coat on both faces' : 'Spray an even coat on side A (solid wood)',
         ])
   })
 
@@ -147,17 +147,17 @@ describe('what a glue asks for on two faces', () => {
     const s = situationOf(openBrief(), materialClassOf('wood'), null, familyOf('epoxy-slow'), {})
     const [a, b] = usualDemands(s)
     expect(a).toEqual({ at: 'prepare-a', text: materialClassOf('wood').prep })
-    expect(b).toEqual({ at: 'prepare-b', text: 'Clean, dry and scuff side B' })
+    expect(b).toEqual({ at: 'prepare-b', text: 'Clean, dry and scuff it' })
     // Beside a glue that may burn no face is flamed or fused: what else its preparation says stays.
     const prep = (family: string, a: string, around: Around = {}) => textAt('prepare-a', family, a, 'metal', {}, around)
     const clauses = materialClassOf('foam-pe').prep.split('; ')
     expect(prep('epoxy-slow', 'foam-pe')).toEqual([clauses.join('; ')])
     expect(prep('contact-solvent', 'foam-pe')).toEqual([clauses.filter((one) => !/heat/.test(one)).join('; ')])
-    expect(prep('contact-solvent', 'polyolefin')).toEqual(['Clean, dry and scuff side A'])
+    expect(prep('contact-solvent', 'polyolefin')).toEqual(['Clean, dry and scuff it'])
     // So does a second glue that may burn.
     const tin = familyOf('contact-solvent')
     const beside: SecondGlue = { family: tin, name: tin.name, role: 'part', where: '' }
-    expect(prep('epoxy-slow', 'polyolefin', { second: beside })).toEqual(['Clean, dry and scuff side A'])
+    expect(prep('epoxy-slow', 'polyolefin', { second: beside })).toEqual(['Clean, dry and scuff it'])
   })
 })
 

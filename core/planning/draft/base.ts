@@ -6,16 +6,20 @@ import type { Situation } from '../../situation/situation'
 import { usableDab } from '../../screening/rules/help'
 import { HOLD_BY_HAND_S } from '../steps'
 import { GUN_WARMS_S, LEAST_MIX_G } from '../mixing'
+import { coatedFace, sideWords } from './faces'
 import type { Demand } from './slots'
 
-const applyWords: Partial<Record<Family['form'], string>> = {
-  thin: 'Wick it into the closed joint, or lay a thin film on one face',
-  film: 'Lay the film on one face, no air below it',
-  melt: 'Lay one hot bead, no more than can be closed in the open time',
-  spray: 'Spray an even coat',
-  foam: 'Lay a thin bead: it swells',
-  stick: 'Rub an even film to the edges',
+/** How a glue for one face is laid on it, by the face’s name. */
+const applyWords: Partial<Record<Family['form'], (side: string) => string>> = {
+  thin: (side) => `Wick it into the closed joint, or lay a thin film on ${side}`,
+  film: (side) => `Lay the film on ${side}, no air below it`,
+  melt: (side) => `Lay one hot bead on ${side}, no more than can be closed in the open time`,
+  spray: (side) => `Spray an even coat on ${side}`,
+  foam: (side) => `Lay a thin bead on ${side}: it swells`,
+  stick: (side) => `Rub an even film on ${side}, to the edges`,
 }
+
+const spreadOn = (side: string) => `Spread a thin even film on ${side}`
 
 /** The same where both faces are treated. */
 const applyToBoth: Partial<Record<Family['form'], string>> = {
@@ -44,31 +48,34 @@ const PRIMER_S = 60
 const CLOTH_DRIES_S = 1800
 const slippery = (s: Situation) => s.faces.find(({ material }) => material?.surfaceEnergy === 'low')
 const clothSide = (s: Situation) => s.faces.find(({ material }) => material?.group === 'textile')
-const sideOf = (face: { side: 'A' | 'B' } | undefined) => `side ${face?.side ?? 'B'}`
 
 /** What each helper asks for. */
 function helped(s: Situation): Demand[] {
   const out: Demand[] = []
   for (const helper of s.helpers) {
     if (helper === 'activator')
-      out.push({ at: 'activate', text: 'Mist activator thinly on side B only and let it flash off', minS: FLASH_S })
+      out.push({
+        at: 'activate',
+        text: `Mist activator thinly on ${sideWords(s.faces[1])} only and let it flash off`,
+        minS: FLASH_S,
+      })
     if (helper === 'powder-filler' || helper === 'fibre-filler') out.push(...filled(s, helper))
     if (helper === 'primer')
       out.push({
         at: 'prime',
-        text: `Wipe polyolefin primer on ${sideOf(slippery(s))} and let it dry; glue within its time`,
+        text: `Wipe polyolefin primer on ${sideWords(slippery(s) ?? s.faces[1])} and let it dry; glue within its time`,
         minS: PRIMER_S,
       })
     if (helper === 'cloth-primer')
       out.push({
         at: 'prime',
-        text: `Prime the back of the cloth, ${sideOf(clothSide(s))}, thinly`,
+        text: `Prime the back of ${sideWords(clothSide(s) ?? s.faces[1])} thinly`,
         minS: CLOTH_DRIES_S,
       })
     if (helper === 'paper-backing')
       out.push({
         at: 'prime',
-        text: `Line the back of the cloth, ${sideOf(clothSide(s))}, with thin paper`,
+        text: `Line the back of ${sideWords(clothSide(s) ?? s.faces[1])} with thin paper`,
         minS: CLOTH_DRIES_S,
       })
     if (helper === 'tack-and-cure') out.push(...dabs(s))
@@ -174,8 +181,7 @@ export function usualDemands(s: Situation): Demand[] {
   const besides = s.second?.family.hazards ?? []
   const demands: Demand[] = faces.map((face) => ({
     at: face.side === 'A' ? 'prepare-a' : 'prepare-b',
-    text:
-      prepWords(face.material?.prep ?? '', [...family.hazards, ...besides]) || `Clean, dry and scuff side ${face.side}`,
+    text: prepWords(face.material?.prep ?? '', [...family.hazards, ...besides]) || 'Clean, dry and scuff it',
   }))
   const hot = family.mechanism === 'heat-activated' || family.traits.includes('melts-parts')
   const tool = family.traits.includes('gun') ? 'glue gun' : hot ? 'hot tool' : null
@@ -201,7 +207,7 @@ export function usualDemands(s: Situation): Demand[] {
     at: 'apply',
     text: both
       ? (applyToBoth[family.form] ?? 'Spread a thin even film on both faces')
-      : (applyWords[family.form] ?? 'Spread a thin even film'),
+      : (applyWords[family.form] ?? spreadOn)(sideWords(coatedFace(s))),
   })
   if (family.waitMinS > 0) demands.push({ at: 'wait', text: 'Leave open until it is dull and touch-dry' })
   const closes = both && family.mechanism === 'evaporate-water' ? 'evaporate-solvent' : family.mechanism

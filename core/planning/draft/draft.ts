@@ -1,3 +1,4 @@
+import { inSentence } from '../../quantities/inSentence'
 import { grainedS, roundedS } from '../../cure/cure'
 import type { Reason } from '../../screening/reason'
 import type { Situation } from '../../situation/situation'
@@ -5,6 +6,7 @@ import type { Step } from '../../records/procedure'
 import { POT_SHARE } from '../mixing'
 import { demandsOf } from './answers'
 import { usualDemands } from './base'
+import { sideHead } from './faces'
 import { secondDemands } from './second'
 import { ONCE, slots, type Demand, type Slot } from './slots'
 
@@ -57,11 +59,17 @@ function stepOf(slot: Slot, demands: readonly Demanded[], s: Situation): Omit<St
   const why = [...new Set(demands.flatMap(({ rule }) => rule ?? []))]
   return {
     kind: slot,
-    text: sentences(said.map(({ text }) => text)),
+    text: onFace(slot, s, sentences(said.map(({ text }) => text))),
     ...timesOf(slot, demands, s),
     ...(why.length && { why }),
     ...(ONCE.has(slot) && { once: true }),
   }
+}
+
+/** What is done to one face alone names it first: “Side A, solid wood: sand it”. */
+function onFace(slot: Slot, { faces: [a, b] }: Situation, text: string): string {
+  const face = slot === 'prepare-a' ? a : slot === 'prepare-b' ? b : null
+  return face && text ? sideHead(face) + inSentence(text) : text
 }
 
 const coarseFirst = (x: Demanded, y: Demanded) => place(x) - place(y)
