@@ -194,6 +194,11 @@ function planned(glues: readonly Candidate[], setting: Setting, at: Places, diff
     }
   })
   procedures.forEach((procedure, i) => times(procedure, glues[i]!, differ))
+  for (const { key, situation } of glues) {
+    const { beads } = situation.cure
+    if (beads && beads.widthMm > 2 * (situation.edgeMm ?? Infinity))
+      differ('half-width', `${key}: beads of ${beads.widthMm} mm in a joint that is ${situation.edgeMm} mm deep`)
+  }
   const familyOf = ({ letter }: { letter: string }): Family => glues['ABC'.indexOf(letter)]!.family
   const fair: FairnessSetting = {
     brief,
@@ -242,7 +247,8 @@ function limits(arm: PlanDraft['arms'][number], { brief }: Setting, glue: Candid
   if (needed !== null && set?.assumed === null && !near(passLimit, needed))
     differ('limit', `${test}: limit ${passLimit}, need ${needed}`)
   const margin = at.marginOf(brief, test, passLimit, size, glue.family, [])
-  if (margin && !margin.capped && set?.assumed === null && !near(margin.times, 1))
+  const own = set && (set.assumed === null || set.assumed.open === 'handling')
+  if (margin && !margin.capped && own && !near(margin.times, 1))
     differ('margin', `${test}: who just passes has ${margin.times} times the load`)
   const { jointN } = limitMeans(passLimit, arm, brief)
   if (margin && jointN !== null && !margin.capped && !near(margin.dryN, jointN))

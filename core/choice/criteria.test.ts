@@ -104,6 +104,19 @@ describe('what the choice can weigh', () => {
     expect(notWeighed(base(), criteriaOf(base()))).toEqual(['flexibility', 'later-work'])
   })
 
+  it('lets others stand beside a joint that costs nothing: a few cents are as cheap as anyone asks', () => {
+    const { brief, facts } = base()
+    const cost = (least: number) =>
+      byId(
+        criteriaOf(
+          base({ brief: { ...brief, maxCost: null }, facts: facts.map((one) => ({ ...one, costPerJoint: least })) }),
+        ),
+      )['cost']!.criterion
+    expect(cost(0)).toMatchObject({ must: 0.2, plenty: 0.05 })
+    expect(cost(0.05)).toMatchObject({ must: 0.2, plenty: 0.05 })
+    expect(cost(0.3)).toMatchObject({ must: 1.2, plenty: 0.3 })
+  })
+
   it('takes the weights as set, asks for handling only where it was said, and proposes a missing limit', () => {
     const round = {
       ...base().round,

@@ -20,6 +20,8 @@ export const [KEPT_MUST, KEPT_PLENTY] = [0.3, 0.9]
 /** What an exposure leaves where nothing was pulled: about 70 %, between 30 and 160 % in nine of ten. */
 export const KEPT_UNKNOWN: Forecast = { mean: Math.log(0.7), sd: 0.5 }
 const LEAST = 1e-3
+/** Money for a joint below which no maker looks for a cheaper one: others may stand beside what costs nothing. */
+const CHEAP = 0.05
 
 /** Of what is harmed: the least that may be borne, a trace. */
 const TRACE = 1
@@ -199,7 +201,7 @@ export function factItems({ brief, facts }: CriteriaInput): Item[] {
       'money',
       (one) => one.costPerJoint,
       brief.maxCost,
-      (least) => DEAREST_TIMES * least,
+      (least) => DEAREST_TIMES * Math.max(CHEAP, least),
     ),
     ...fact(
       'ease',

@@ -128,6 +128,19 @@ function lookAt({ test, sides, families, depthMm }: CouponWish, size: CouponSize
   }
 }
 
+/** Load at which a side of a coupon gives way, N: right beside the bond, or in its own section where that is less. */
+export function givesWayN(
+  test: TestId,
+  size: CouponSize,
+  sides: readonly [Side, Side],
+  family: string,
+  side: Side,
+): number {
+  const [expected, perN] = [expectedOf(test, sides, family), perNewton(test, size)]
+  const beside = expected && perN ? expected.cap[side.name] / perN : Infinity
+  return Math.min(beside, partCarriesN(test, size, side))
+}
+
 /** The side that is expected to give way before a strong bond of a family; null where the bond goes first. */
 export function tornBy(test: TestId, size: CouponSize, sides: readonly [Side, Side], family: string): Side | null {
   const expected = expectedOf(test, sides, family)

@@ -5,7 +5,8 @@ import { testIds, testKinds, type CouponSize, type TestId } from '../knowledge/t
 import { seededRandom } from '../planning/random'
 import type { Side } from './bond'
 import { asDeep } from './depth'
-import { draftCoupon, judge, tornBy, type CouponWish, type DraftedCoupon } from './draft'
+import { draftCoupon, givesWayN, judge, tornBy, type CouponWish, type DraftedCoupon } from './draft'
+import { expectedN, partCarriesN } from './expected'
 import { readings } from './reading'
 
 const side = (name: 'a' | 'b', id: string, thicknessMm?: number): Side => {
@@ -114,6 +115,25 @@ describe('the side that gives way first', () => {
     expect(tornBy('lap-shear', { widthMm: 20, overlapMm: 12 }, sides, 'unknown')).toBeNull()
     expect(tornBy('torsion-round', { diameterMm: 10 }, sides, 'epoxy-slow')).toBeNull()
     expect(tornBy('bend', { thicknessMm: 5 }, sides, 'epoxy-slow')).toBeNull()
+  })
+})
+
+describe('the load at which a side gives way', () => {
+  const sides = [side('a', 'paper', 20), side('b', 'fabric-cotton', 0.3)] as const
+  it('is no more than is expected at most: the paper beside the bond, however thick its block', () => {
+    const size = { ...testKinds['page-pull'].sizes }
+    const [, most] = expectedN('page-pull', size, sides, 'contact-water')!
+    const load = givesWayN('page-pull', size, sides, 'contact-water', sides[0])
+    expect(load).toBeLessThan(partCarriesN('page-pull', size, sides[0]))
+    expect(load).toBeCloseTo(most, 6)
+  })
+
+  it('is its own section where that is less, and all of it where nothing is foretold', () => {
+    const thin = [side('a', 'foam-eva', 1), side('b', 'metal', 3)] as const
+    const size = { widthMm: 20, overlapMm: 60 }
+    const own = partCarriesN('lap-shear', size, thin[0])
+    expect(givesWayN('lap-shear', size, thin, 'epoxy-slow', thin[0])).toBe(own)
+    expect(givesWayN('lap-shear', size, thin, 'unknown', thin[1])).toBe(partCarriesN('lap-shear', size, thin[1]))
   })
 })
 

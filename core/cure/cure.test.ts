@@ -142,6 +142,8 @@ describe('what helps', () => {
     )
     expect(given(4)).toMatchObject({ beads: { widthMm: 20 } })
     expect(inRoom(familyOf('pva-white'), given(4)).fullS).toBeCloseTo(4 * 86_400, 6)
+    // 6 mm are dry within a week as a film: no lanes, least of all beads wider than the joint.
+    expect(ask('pva-white', 'foam-eva', 'foam-eva', { halfWidthMm: 6 }).beads).toBeNull()
     // In an hour no bead dries that can be laid: the narrowest takes its time, and never less than the usual cure.
     expect(given(0.04).beads).toEqual({ widthMm: 10, fullS: 86_400 })
     expect(cureAdvice(given(101))).toEqual([])

@@ -94,7 +94,8 @@ export const GIVEN_S = 7 * 86_400
 const NARROWEST_MM = 3
 
 function beadsFor(closed: number, reach: number, factor: number, fullS: number, givenS: number): Cure['beads'] {
-  if (closed <= fullS) return null
+  // A film that is done in that time needs no lanes.
+  if (closed <= Math.max(fullS, givenS)) return null
   const done = doneMm(Math.max(givenS, fullS), reach, factor)
   const widthMm = Math.max(NARROWEST_MM, Math.floor(2 * done))
   return { widthMm, fullS: Math.max(fullS, closedS(widthMm / 2, reach, factor)) }

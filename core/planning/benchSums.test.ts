@@ -33,6 +33,7 @@ const sums = (more: Partial<SumsFor>) =>
       packG: null,
       eveningMin: 180,
       heatHarms: false,
+      byTray: false,
       ...more,
     }).map(({ about, words }) => [about, words]),
   )
@@ -62,6 +63,8 @@ describe('sums at the bench', () => {
     const skins = { ...pva, openS: 300, waitMinS: 0, faces: 'one' as const, form: 'medium' as const }
     // 300 s / 32 s
     expect(sums({ family: skins })['at-once']).toMatch(/no more than 9 pieces before closing the first.*5 min/)
+    // A film that is ironed skins over nowhere.
+    expect(sums({ family: familyOf('web-iron-on') })['at-once']).toBeUndefined()
     // A piece that takes longer than that to cover is not “one”.
     expect(sums({ family: skins, areaCm2: 4000 })['at-once']).toMatch(/before one piece is covered/)
     // 32 s by hand each: 337 in 180 min; 500 of them take two evenings.

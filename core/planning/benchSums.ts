@@ -27,6 +27,8 @@ export interface SumsFor {
   pieces: number
   /** g in the pack at hand; null: unknown */
   packG: number | null
+  /** small real pieces, which are prepared by the tray: beads, stones, eyes */
+  byTray: boolean
   /** min in an evening */
   eveningMin: number
   /** a face that heat harms: no dryer, no warm place */
@@ -88,7 +90,7 @@ export function benchSums(of: SumsFor): BenchSum[] {
             `it skins after ${durationWords(openS)}.`,
     )
   }
-  const evening = eveningOf(procedure.steps, family, areaCm2, pieces, eveningMin)
+  const evening = eveningOf(procedure.steps, family, areaCm2, pieces, eveningMin, of.byTray)
   add(
     'evening',
     `About ${count(evening.pieces, 'piece')} in an evening of ${durationWords(eveningMin * 60)}: ` +
@@ -102,9 +104,9 @@ export function benchSums(of: SumsFor): BenchSum[] {
   return out
 }
 
-/** What is closed wet skins over; what waits open, is mixed or sticks as it is does not. */
+/** What is closed wet skins over; what waits open, is mixed, is ironed or sticks as it is does not. */
 export const skins = ({ waitMinS, mechanism, openS, potLifeS }: Family): boolean =>
-  !(waitMinS > 0 || mechanism === 'pressure' || mechanism === 'weld' || potLifeS !== null) &&
+  !(waitMinS > 0 || ['pressure', 'weld', 'heat-activated'].includes(mechanism) || potLifeS !== null) &&
   Number.isFinite(openS) &&
   openS > 0
 

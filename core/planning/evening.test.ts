@@ -17,12 +17,11 @@ describe('pieces in an evening', () => {
   it('small ones are prepared by the tray, and then holding binds', () => {
     const steps = [step('prepare-a'), step('prepare-b'), step('apply'), step('close'), step('hold', 60)]
     // 3 + 3 + 0.05 + 30 + 60 = 96.05 s: 149 in 240 min, and 500 take four evenings.
-    const one = eveningOf(steps, pva, 0.5, 500, 240)
+    const one = eveningOf(steps, pva, 0.5, 500, 240, true)
     expect(one).toMatchObject({ pieces: 149, binds: 'holding', evenings: 4 })
     expect(one.eachS).toBeCloseTo(96.05, 9)
-    // A hair larger than four square centimetres, and each is prepared by itself.
-    expect(eveningOf(steps, pva, 4, 1, 240).eachS).toBeCloseTo(6 + 0.4 + 90, 9)
-    expect(eveningOf(steps, pva, 4.01, 1, 240).eachS).toBeCloseTo(120 + 0.401 + 90, 9)
+    // Coupons of that size are prepared one by one.
+    expect(eveningOf(steps, pva, 0.5, 500, 240).eachS).toBeCloseTo(120 + 0.05 + 90, 9)
   })
 
   it('nobody stands by what is fixed in place or cures; what is done once is not each piece’s', () => {

@@ -6,7 +6,7 @@ import { HOLD_BY_HAND_S } from './steps'
 import { handsOnMin } from './stepWords'
 
 /** The step at which most of a piece's time by hand goes. */
-export type Binding = 'preparing' | 'laying' | 'holding' | 'fixing'
+type Binding = 'preparing' | 'laying' | 'holding' | 'fixing'
 
 export interface Evening {
   /** seconds by hand for one piece */
@@ -18,9 +18,7 @@ export interface Evening {
   evenings: number
 }
 
-/** A bead, a stone, an eye: not larger than this, and prepared by the handful, cm². */
-const SMALL_CM2 = 4
-/** Seconds by hand for one small piece at a step that is done to a tray of them. */
+/** Seconds by hand for one bead, stone or eye at a step that is done to a tray of them. */
 const IN_A_TRAY_S = 3
 
 const partOf: Partial<Record<StepKind, Binding>> = {
@@ -37,12 +35,17 @@ const partOf: Partial<Record<StepKind, Binding>> = {
 }
 
 /** Seconds by hand for one piece at a step: what is held or lit is stood by, what is fixed in place is not. */
-function secondsAt({ kind, minS }: Pick<Step, 'kind' | 'minS'>, family: Family, areaCm2: number): number {
+function secondsAt(
+  { kind, minS }: Pick<Step, 'kind' | 'minS'>,
+  family: Family,
+  areaCm2: number,
+  byTray: boolean,
+): number {
   if (kind === 'apply' || kind === 'coat') return coverS(areaCm2, family)
   if (kind === 'close') return CLOSE_S
   if (kind === 'hold' || kind === 'dab' || kind === 'light') return Math.min(minS, HOLD_BY_HAND_S)
   const usual = 60 * handsOnMin[kind]
-  return areaCm2 <= SMALL_CM2 ? Math.min(usual, IN_A_TRAY_S) : usual
+  return byTray ? Math.min(usual, IN_A_TRAY_S) : usual
 }
 
 /**
@@ -50,6 +53,7 @@ function secondsAt({ kind, minS }: Pick<Step, 'kind' | 'minS'>, family: Family, 
  * @param areaCm2 bonded area of one piece, cm²
  * @param pieces to be glued in all
  * @param eveningMin min of an evening
+ * @param byTray small pieces that are prepared many at a time
  */
 export function eveningOf(
   steps: readonly Pick<Step, 'kind' | 'minS' | 'once'>[],
@@ -57,9 +61,11 @@ export function eveningOf(
   areaCm2: number,
   pieces: number,
   eveningMin: number,
+  byTray = false,
 ): Evening {
   const spent: Record<Binding, number> = { preparing: 0, laying: 0, holding: 0, fixing: 0 }
-  for (const step of steps) if (!step.once) spent[partOf[step.kind] ?? 'preparing'] += secondsAt(step, family, areaCm2)
+  for (const step of steps)
+    if (!step.once) spent[partOf[step.kind] ?? 'preparing'] += secondsAt(step, family, areaCm2, byTray)
   const eachS = Math.max(
     1,
     Object.values(spent).reduce((sum, one) => sum + one, 0),

@@ -1,6 +1,6 @@
-import { materialClasses } from '../knowledge/materials'
-import { formulaOf, type CouponSize, type TestId } from '../knowledge/testKinds'
-import { lightN, lightPeel } from '../loads/light'
+import { type CouponSize, type TestId } from '../knowledge/testKinds'
+import { lightN } from '../loads/light'
+import { handlingPeel } from '../loads/needed'
 import { jointSize, requiredLoad, requiredStrength, strengthPerN } from '../loads/requirement'
 import { forceWords, type ForceUnit } from '../quantities/force'
 import type { Brief } from '../records/joint'
@@ -28,7 +28,7 @@ export function limitFor(brief: Brief, test: TestId, size: CouponSize): Limit | 
   const tidy = (n: number) => Number(n.toPrecision(3))
   const said = requiredStrength(brief, test)
   // What is peeled meets light handling too: the Shortlist asks that of a glue, and so does the limit.
-  const least = formulaOf(test)?.id === 'peel' ? lightPeel(brief, classesOf(brief)) : null
+  const least = handlingPeel(brief, test)
   if (said !== null && said >= (least ?? 0)) return { limit: tidy(said), assumed: null }
   const joint = jointSize(brief, test)
   const known = Object.fromEntries(Object.entries(joint).filter(([, value]) => value != null))
@@ -40,10 +40,6 @@ export function limitFor(brief: Brief, test: TestId, size: CouponSize): Limit | 
   const open = load === 0 ? 'load' : least !== null && handling >= load ? 'handling' : openOf(brief, test, size)
   return { limit: tidy(perN * n), assumed: { n, open } }
 }
-
-const classById = new Map(materialClasses.map((one) => [one.id, one]))
-/** Classes of the brief's materials; null where one is open, or the maker's own. */
-const classesOf = ({ a, b }: Brief) => [a, b].map(({ material }) => classById.get(material ?? '') ?? null)
 
 /** What of the joint's own measures is open: its lever where that alone would do. */
 const openOf = (brief: Brief, test: TestId, { armMm }: CouponSize) =>

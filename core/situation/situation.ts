@@ -241,8 +241,8 @@ export const drinkingFace = ({ family, faces }: Pick<Situation, 'family' | 'face
     : null
 
 /**
- * Price of the glue alone in one joint, coats and loss counted, and of what does not keep once opened its share of whole
- * packs; null where a pack holds nothing to weigh out.
+ * Price of the glue alone in one joint, coats and loss counted, and of what does not keep once opened its share of
+ * whole packs; null where a pack holds nothing to weigh out.
  */
 function glueCost(
   family: Family,

@@ -67,7 +67,7 @@ function typicalWords({ summary }: Candidate): string {
     </div>
     <div class="r num" role="cell" data-head="cost each">
       <AskWhy v-if="one.cost" :why="() => whyCost(one, currency)">{{
-        showMoney(one.cost.perJoint, currency)
+        one.cost.perJoint === 0 ? 'no glue' : showMoney(one.cost.perJoint, currency)
       }}</AskWhy><span v-else>–</span>
     </div>
   </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { GuessRecord, HunchResult } from '../../../core/choice/hunch'
+import { inSentence } from '../../../core/quantities/inSentence'
 import type { RatioSummary } from '../../../core/statistics/analyse'
 import AskWhy from '../../look/AskWhy.vue'
 import { figure, percent, plural } from '../../look/figures'
@@ -34,10 +35,10 @@ defineProps<{
         <AskWhy :why="() => whyApart(pair, nameOf(pair.of), nameOf(pair.to))">
           <template v-if="pair.toldApart"
             >{{ nameOf(pair.of) }} is <b class="num">{{ figure(pair.median) }} times</b> as strong as
-            {{ nameOf(pair.to).toLowerCase() }}</template
+            {{ inSentence(nameOf(pair.to)) }}</template
           >
           <template v-else
-            >Can’t tell {{ nameOf(pair.of).toLowerCase() }} from {{ nameOf(pair.to).toLowerCase() }} yet</template
+            >Can’t tell {{ inSentence(nameOf(pair.of)) }} from {{ inSentence(nameOf(pair.to)) }} yet</template
           >
         </AskWhy>
         <span class="mute num">stronger in {{ percent(pair.pGreater) }} of what the pulls allow</span>

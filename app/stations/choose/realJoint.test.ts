@@ -52,7 +52,7 @@ describe('what the real joint holds', () => {
     const [, times] = /= ([\d.]+) times/.exec(await opened(/^For 3 times/))!
     expect(Number(times)).toBeGreaterThanOrEqual(3)
     expect(await opened(/coat: not tested/)).toMatch(/it rests on nothing yet/)
-    const [, required, holds, fixing] = /([\d.]+) N required− ([\d.]+) N that.*= ([\d.]+) N/.exec(
+    const [, required, holds, fixing] = /([\d.]+) N, the said load− ([\d.]+) N that.*= ([\d.]+) N/.exec(
       await opened(/fixing/),
     )!
     expect(3 * Number(required) - Number(holds)).toBeCloseTo(Number(fixing), 0)

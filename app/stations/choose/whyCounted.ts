@@ -90,7 +90,7 @@ export function whyWin({ by, words }: WinLine, wins: Wins, margin: Margin, wante
       ? [
           `${size.side} ${size.mm} mm instead of ${figure(size.nowMm)} mm, in the test’s own formula`,
           ...(margin.factors.length ? [`× ${figure(left)} left after its surroundings`] : []),
-          `÷ ${measured(margin.requiredN, 'N')} required`,
+          `÷ ${measured(margin.loadN, 'N')}, the said load`,
           `= ${figure(size.times)} times`,
         ]
       : []
@@ -100,7 +100,7 @@ export function whyWin({ by, words }: WinLine, wins: Wins, margin: Margin, wante
     overlap: at(wins.doubled),
     coats: wins.coats ? ['weak joint with more coats ÷ with these', `= ${figure(wins.coats.times)} times`] : [],
     fixing: [
-      `${wanted} × ${measured(margin.requiredN, 'N')} required`,
+      `${wanted} × ${measured(margin.loadN, 'N')}, the said load`,
       `− ${measured(margin.holdsN, 'N')} that the joint holds`,
       `= ${measured(wins.fixingN, 'N')}`,
     ],

@@ -37,12 +37,13 @@ const heatHarms = computed(
       ({ material }) => material?.group === 'foam' || (material?.softensC ?? Infinity) < 80,
     ) ?? false,
 )
-const on = (areaCm2: number, pieces: number) =>
+const on = (areaCm2: number, pieces: number, byTray = false) =>
   benchSums({
     procedure: props.procedure,
     family: family.value,
     areaCm2,
     pieces,
+    byTray,
     packG: packG.value,
     eveningMin: eveningMin.value,
     heatHarms: heatHarms.value,
@@ -51,11 +52,11 @@ const sets = computed(() => {
   const round = props.view.round!
   const left = props.view.coupons.filter(({ procedure }) => procedure === props.procedure.id)
   const { test, size } = round.arms[0]!
-  const { widthMm, lengthMm, count } = props.view.joint.brief
+  const { widthMm, lengthMm, count, geometry } = props.view.joint.brief
   return [
     { name: 'On the pieces', sums: on(bondedAreaOf(test, size) / 100, Math.max(1, left.length)) },
     ...(widthMm !== null && lengthMm !== null
-      ? [{ name: 'On the real joints', sums: on((widthMm * lengthMm) / 100, count ?? 1) }]
+      ? [{ name: 'On the real joints', sums: on((widthMm * lengthMm) / 100, count ?? 1, geometry === 'point') }]
       : []),
   ]
 })

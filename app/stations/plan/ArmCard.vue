@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { couponDepthMm } from '../../../core/coupons/depth'
-import { tornBy } from '../../../core/coupons/draft'
-import { expectedN, partCarriesN } from '../../../core/coupons/expected'
+import { givesWayN, tornBy } from '../../../core/coupons/draft'
+import { expectedN } from '../../../core/coupons/expected'
 import { JOINT_ARM_MM, readWords } from '../../../core/coupons/reading'
 import { CodedError } from '../../../core/errors'
 import { digitsOf } from '../../../core/quantities/figure'
@@ -89,9 +89,10 @@ const tears = computed(() => {
   if (!pair) return []
   const size = { ...kind.value.sizes, ...props.arm.size }
   return props.view.procedures.flatMap((one) => {
-    const side = tornBy(props.arm.test, size, pair, familyTimes(bench, one).id)
+    const family = familyTimes(bench, one).id
+    const side = tornBy(props.arm.test, size, pair, family)
     if (!side) return []
-    const load = force(partCarriesN(props.arm.test, size, side))
+    const load = force(givesWayN(props.arm.test, size, pair, family, side))
     const text =
       `Side ${side.name.toUpperCase()}, ${side.material.name} ${figure(side.thicknessMm)} mm thick, may tear first: ` +
       `it carries about ${load} here.`

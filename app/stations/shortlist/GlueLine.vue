@@ -53,7 +53,7 @@ const first = computed(() => decidingReason(screening.value))
 const open = ref(false)
 const cost = computed(() => {
   const { glueCost } = props.candidate.situation
-  return glueCost === null ? '' : `${showMoney(glueCost, bench.bench?.currency)} each`
+  return glueCost === null ? '' : glueCost === 0 ? 'no glue' : `${showMoney(glueCost, bench.bench?.currency)} each`
 })
 const evidenceWords = { holds: 'own pulls: it holds', fails: 'own pulls: it fails', unclear: 'own pulls: too few yet' }
 </script>

@@ -124,6 +124,47 @@ describe('the share kept of all rounds', () => {
   })
 })
 
+describe('light handling in the margin', () => {
+  // 8 mm that flex: 0.3 N/mm × 8 mm = 2.4 N, and 2 g that are danced weigh 0.059 N.
+  const stone = brief({
+    geometry: 'point',
+    widthMm: 8,
+    lengthMm: 8,
+    weightKg: 0.002,
+    motion: 'danced',
+    loads: ['peel'],
+  })
+  const flexes = { ...stone, flex: 'must-flex' as const }
+  const soft = familyOf('contact-water')
+  const at = (of: Brief, weak: number) => marginOf(of, 'peel-90', weak, { widthMm: 50 }, soft, [])!
+
+  it('is asked of a peel as the limit asks it: who misses the limit has no margin', () => {
+    const few = at(flexes, 0.031)
+    expect(few.requiredN).toBeCloseTo(2.4, 9)
+    expect(few.loadN).toBeCloseTo(0.002 * 9.80665 * 3, 9)
+    expect(few.times).toBeCloseTo(0.031 / 0.3, 9)
+    expect(at(flexes, 0.3).times).toBeCloseTo(1, 9)
+    expect(marginInWords(few, flexes)).toMatch(/yours asks 2.g.*; light handling asks more of it, 240.g\.$/)
+  })
+
+  it('says nothing of handling where the said load is more, or nothing is peeled', () => {
+    const heavy = at({ ...flexes, weightKg: 2 }, 1)
+    expect(heavy.requiredN).toBe(heavy.loadN)
+    expect(marginInWords(heavy, { ...flexes, weightKg: 2 })).not.toMatch(/handling/)
+    const pulled = marginOf(stone, 'tension', 1, { areaMm2: 64 }, soft, [])!
+    expect(pulled.requiredN).toBe(pulled.loadN)
+  })
+
+  it('grows with the size, so that a size is found for the load and holds the handling', () => {
+    const input = { test: 'peel-90' as const, tested: { widthMm: 50 }, family: soft, factors: [] }
+    const wins = winsOf({ ...input, brief: flexes, weakLow: 0.6 }, {} as Procedure, [], {})!
+    // 0.6 N/mm hold 0.3 N/mm at any width: three times 0.059 N takes 0.3 mm, the narrowest is 1 mm.
+    expect(wins.sized).toMatchObject({ side: 'width', mm: 1, held: true })
+    // 0.2 N/mm hold it at none.
+    expect(winsOf({ ...input, brief: flexes, weakLow: 0.2 }, {} as Procedure, [], {})!.sized).toBeNull()
+  })
+})
+
 describe('what would win margin', () => {
   const procedure = (patch: Partial<Procedure>) =>
     ({

@@ -2,6 +2,7 @@ import type { Family } from '../../knowledge/families'
 import type { Brief } from '../../records/joint'
 import { formulaOf, testKinds, type CouponSize, type TestId } from '../../knowledge/testKinds'
 import { otherGeometry } from '../../loads/copies'
+import { neededN } from '../../loads/needed'
 import { jointSize, requiredLoad, strengthPerN } from '../../loads/requirement'
 import { factorsOf, type Factor, type PulledAfter } from './factors'
 
@@ -16,6 +17,8 @@ export interface Margin {
   dryN: number
   /** what is left of that after the surroundings that the brief names, N */
   holdsN: number
+  /** the said load, N, and what must be held: that, or light handling where a peel meets more of it */
+  loadN: number
   requiredN: number
   /** holdsN over requiredN */
   times: number
@@ -35,7 +38,7 @@ export interface Margin {
 const isFactors = (one: PulledAfter | readonly Factor[]): one is readonly Factor[] => Array.isArray(one)
 
 /**
- * Margin of the real joint over its required load.
+ * Margin of the real joint over the load that it must hold: as its limit, the said one or light handling.
  * @param weakLow 5 % lower bound of the weak joint's strength, in the unit of the test
  * @param tested the coupon's size
  * @param pulled what was pulled after exposures: it takes the place of what is typical; or what follows from it
@@ -49,9 +52,9 @@ export function marginOf(
   family: Family,
   pulled: PulledAfter | readonly Factor[] = {},
 ): Margin | null {
-  const required = requiredLoad(brief)
+  const requiredN = neededN(brief, test)
   const formula = formulaOf(test)
-  if (!required || required.n === 0 || !formula) return null
+  if (!requiredN || !formula) return null
   const size = jointSize(brief, test)
   const { endsCarry } = testKinds[test]
   const cap = endsCarry && family.flex === 'rigid' && tested.overlapMm ? OVERLAP_CAP * tested.overlapMm : Infinity
@@ -64,8 +67,9 @@ export function marginOf(
   return {
     dryN,
     holdsN,
-    requiredN: required.n,
-    times: holdsN / required.n,
+    loadN: requiredLoad(brief)!.n,
+    requiredN,
+    times: holdsN / requiredN,
     bondedSize: 1 / perN,
     sizeUnit: formula.unit === 'MPa' ? 'mm²' : 'mm',
     capped,

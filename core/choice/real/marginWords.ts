@@ -24,13 +24,15 @@ export const basisWords: Readonly<Record<FactorBasis, string>> = {
 }
 
 /** “One joint holds about 47 kg hanging still; yours asks 4 kg.” */
-export function marginInWords(margin: Pick<Margin, 'holdsN'>, brief: Brief): string {
+export function marginInWords(margin: Pick<Margin, 'holdsN'> & { requiredN: number | null }, brief: Brief): string {
   const holds = `One joint holds about ${kg(margin.holdsN)} hanging still`
   const load = requiredLoad(brief)
   if (!load) return `${holds}.`
   const asks = mass(load.weightKg * load.share, 3)
   const as = moved[brief.motion ?? 'still']
-  return `${holds}; yours asks ${asks}${as ? `, which counts as ${kg(load.n)} ${as}` : ''}.`
+  const more = (margin.requiredN ?? 0) > load.n * 1.001
+  const handled = more ? `; light handling asks more of it, ${kg(margin.requiredN!)}` : ''
+  return `${holds}; yours asks ${asks}${as ? `, which counts as ${kg(load.n)} ${as}` : ''}${handled}.`
 }
 
 const sizeWords = ({ side, mm, nowMm }: NonNullable<Wins['sized']>): string =>

@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest'
 import { familyOf } from '../../knowledge/families'
 import { testIds, testKinds, type TestId } from '../../knowledge/testKinds'
 import { interpret } from '../../readings/interpret'
-import { requiredLoad } from '../../loads/requirement'
 import type { Brief } from '../../records/joint'
 import { openBrief } from '../../records/openBrief'
 import type { Raw, Reading } from '../../records/reading'
@@ -54,7 +53,7 @@ describe('the page that was worked by hand', () => {
       const real = marginOf(brief, test, Number(strength), size, supple, [])
       if (joint === '-') expect(real, line).toBeNull()
       else {
-        near(requiredLoad(brief)!.n, asks!, line)
+        near(real!.requiredN, asks!, line)
         near(real!.dryN, holds!, line)
         near(real!.times, margin!, line)
       }

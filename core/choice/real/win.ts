@@ -18,7 +18,10 @@ interface OtherSize {
   mm: number
   /** of the brief */
   nowMm: number
+  /** it holds so many times the said load: light handling grows with the size, and is met once */
   times: number
+  /** it holds what it must, light handling too */
+  held: boolean
 }
 
 /** What would win a stronger joint, all else as it was tested. */
@@ -48,12 +51,14 @@ interface MarginInput {
 const marginAt = ({ brief, test, weakLow, tested, family, factors }: MarginInput, patch: Partial<Brief>) =>
   marginOf({ ...brief, ...patch }, test, weakLow, tested, family, factors)
 
+const overLoad = ({ holdsN, loadN }: Margin): number => holdsN / loadN
+
 const sides = { length: 'lengthMm', width: 'widthMm' } as const
 
 /** A joint with one side changed to so many mm; null where nothing follows from it. */
 function sizedTo(input: MarginInput, side: OtherSize['side'], mm: number): OtherSize | null {
   const margin = marginAt(input, { [sides[side]]: mm })
-  return margin && { side, mm, nowMm: input.brief[sides[side]]!, times: margin.times }
+  return margin && { side, mm, nowMm: input.brief[sides[side]]!, times: overLoad(margin), held: margin.times >= 1 }
 }
 
 /** Which sides change what the joint holds: its length first, as makers lengthen an overlap before they widen it. */
@@ -64,14 +69,17 @@ function sidesThatCount(input: MarginInput, now: Margin): OtherSize['side'][] {
     if (mm === null || (alongSeam(input.brief) && mm !== openingMm(input.brief))) return false
     const [smaller, larger] = [sizedTo(input, side, mm / 2), sizedTo(input, side, mm * 2)]
     // Beyond its cap a longer overlap wins nothing, and a shorter one may still do.
-    return (larger && larger.times > now.times * 1.001) || (smaller && smaller.times < now.times * 0.999)
+    return (larger && larger.times > overLoad(now) * 1.001) || (smaller && smaller.times < overLoad(now) * 0.999)
   })
 }
 
 /** The smallest whole millimetre at which the margin is met, by halving: it only rises with the size. */
 function sizeFor(input: MarginInput, side: OtherSize['side'], wanted: number): OtherSize | null {
   const now = input.brief[sides[side]]!
-  const meets = (mm: number) => (sizedTo(input, side, mm)?.times ?? 0) >= wanted - 1e-9
+  const meets = (mm: number) => {
+    const one = sizedTo(input, side, mm)
+    return one !== null && one.held && one.times >= wanted - 1e-9
+  }
   // A seam is as long as its parts are: it may be made longer, with a tongue or a strip behind it.
   const least = alongSeam(input.brief) ? now : now * LEAST
   let [low, high] = [Math.max(1, Math.floor(least)), Math.ceil(now * MOST)]
@@ -117,7 +125,7 @@ export function winsOf(
   return {
     sized: found,
     doubled: length !== null && open.includes('length') ? sizedTo(input, 'length', 2 * length) : null,
-    fixingN: Math.max(0, wanted * now.requiredN - now.holdsN),
+    fixingN: Math.max(0, wanted * now.loadN - now.holdsN),
     nowCoats: ['pressure', 'weld', 'melt'].includes(input.family.mechanism) ? 0 : procedure.coats,
     coats: more ? { procedure: more.id, coats: more.coats, times: weakLows[more.id]! / input.weakLow } : null,
   }

@@ -118,7 +118,9 @@ const code = computed(() => qrPath(props.address))
         <dt>Margin</dt>
         <dd>
           <b class="num">{{ figure(known.margin) }} times the required load.</b>
-          <template v-if="known.holdsN">{{ ' ' }}{{ marginInWords({ holdsN: known.holdsN }, brief) }}</template>
+          <template v-if="known.holdsN"
+            >{{ ' ' }}{{ marginInWords({ holdsN: known.holdsN, requiredN: known.requiredN ?? null }, brief) }}</template
+          >
           <template v-if="otherGeometry(brief.geometry, arm.test)"
             >{{ ' ' }}{{ otherGeometry(brief.geometry, arm.test) }}</template
           >
