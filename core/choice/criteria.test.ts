@@ -104,6 +104,21 @@ describe('what the choice can weigh', () => {
     expect(notWeighed(base(), criteriaOf(base()))).toEqual(['flexibility', 'later-work'])
   })
 
+  it('asks for no more of an angle than 180°, and draws none beyond it', () => {
+    const flat = arm('flat', { test: 'lay-flat', passLimit: 160, size: {} })
+    const coupons = ['A', 'B'].map((procedure) => coupon(`flat${procedure}`, 'flat', procedure))
+    const readings = [
+      reading('flatA', { way: 'count', held: 178, broke: null }, 'held'),
+      reading('flatB', { way: 'count', held: 118, broke: 122 }),
+    ]
+    const items = criteriaOf(base({ round: { ...base().round, arms: [flat] }, coupons, readings }))
+    const item = byId(items)['arm flat']!
+    expect(item).toMatchObject({ criterion: { must: 160, plenty: 180 }, from: { kind: 'strength', end: 180 } })
+    const { values } = standingOf(prepareRound({ items: [item], procedures: ['A', 'B'], draws: 500, seed: 3 }))
+    for (const one of ['A', 'B']) expect(values[one]!['arm flat']!.high90).toBeLessThanOrEqual(180)
+    expect(values['A']!['arm flat']!.median).toBeGreaterThan(values['B']!['arm flat']!.median)
+  })
+
   it('lets others stand beside a joint that costs nothing: a few cents are as cheap as anyone asks', () => {
     const { brief, facts } = base()
     const cost = (least: number) =>

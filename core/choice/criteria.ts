@@ -1,6 +1,6 @@
 import { expectedN, perNewton } from '../coupons/expected'
 import { modelReadings } from '../evidence/modelReadings'
-import { countsLosses, gradingOf, testKinds, type TestId } from '../knowledge/testKinds'
+import { countingOf, countsLosses, gradingOf, testKinds, type TestId } from '../knowledge/testKinds'
 import { armWords } from '../planning/arms'
 import { limitOf } from '../planning/limits'
 import { couponSides } from '../planning/sides'
@@ -86,6 +86,7 @@ function armItem(input: CriteriaInput, arm: Arm): Item[] {
   const known = Object.values(forecast).filter(({ sd }) => sd < UNKNOWN_SD)
   if (!model.length && !known.length) return order
   const limit = limitOf(arm, brief)
+  const end = countingOf(arm.test)?.end
   const must = limit ?? proposedMust(model, Object.values(forecast))
   return [
     {
@@ -95,7 +96,13 @@ function armItem(input: CriteriaInput, arm: Arm): Item[] {
         const own = model.filter((one) => one.procedure === procedure)
         return own.length && own.every(({ kind }) => kind === 'atLeast') ? [procedure] : []
       }),
-      criterion: directed(`arm ${arm.id}`, 'more', 'log', must, PLENTY_TIMES * must),
+      criterion: directed(
+        `arm ${arm.id}`,
+        'more',
+        'log',
+        must,
+        Math.max(must, Math.min(PLENTY_TIMES * must, end ?? Infinity)),
+      ),
       said: limit !== null,
       basis: Object.fromEntries(
         facts.map(({ procedure }) => {
@@ -103,7 +110,7 @@ function armItem(input: CriteriaInput, arm: Arm): Item[] {
           return [procedure, !guess ? 'measured' : guess.sd < UNKNOWN_SD ? 'forecast' : 'not tested']
         }),
       ),
-      from: { kind: 'strength', readings: model, forecast },
+      from: { kind: 'strength', readings: model, forecast, ...(end !== undefined && { end }) },
       test: { arm: arm.id },
     },
     ...order,

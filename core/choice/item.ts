@@ -13,7 +13,8 @@ export type Basis = 'measured' | 'known' | 'forecast' | 'not tested'
 /** Where the draws of a criterion come from; plain, since it goes to another thread. */
 export type DrawsFrom =
   /** weak joints of the strength model; what was not pulled by its forecast, mean and sd of ln */
-  | { kind: 'strength'; readings: ModelReading[]; forecast: Record<string, Forecast> }
+  /** end: where the figure ends by itself; left out: nowhere */
+  | { kind: 'strength'; readings: ModelReading[]; forecast: Record<string, Forecast>; end?: number }
   /** exposed over dry, by the names of shareKept; what was not pulled by its forecast */
   | { kind: 'kept'; readings: ModelReading[]; forecast: Record<string, Forecast> }
   | { kind: 'losses'; counts: Record<string, Pick<Losses, 'before' | 'lost'>> }

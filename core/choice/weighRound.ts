@@ -4,6 +4,7 @@ import { forecastDraws, strengthDraws, type Forecast } from './draws'
 import { keptDraws } from './losses'
 import { schools, type School } from './rank'
 import { exposedName } from './shareKept'
+import { asOdds, ofOdds } from '../statistics/ended'
 import { prepare, weigh, winnerOf, type Prepared, type Weighed } from './weigh'
 import {
   disagreements,
@@ -64,10 +65,13 @@ function drawsOf(from: DrawsFrom, procedures: readonly string[], n: number, seed
       return procedures.map((procedure) => plain(keptDraws(from.counts[procedure]!, n, random)))
     }
     case 'strength': {
-      const found = strengthDraws(from.readings, n, seed)
+      const { end } = from
+      const found = strengthDraws(end === undefined ? from.readings : asOdds(from.readings, end), n, seed)
+      const ended = (ln: Float64Array) =>
+        end === undefined ? ln : ln.map((one) => Math.log(ofOdds(Math.exp(one), end)))
       return procedures.map((procedure, p) => {
         const own = found.get(procedure)
-        return own ? ofLogs(own.weak) : guess(from.forecast, procedure, p)
+        return own ? ofLogs(ended(own.weak)) : guess(from.forecast, procedure, p)
       })
     }
     case 'kept': {

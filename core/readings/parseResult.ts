@@ -2,7 +2,7 @@ import { CodedError } from '../errors'
 import { figureOf } from '../quantities/figure'
 import { parseQuantity } from '../quantities/parse'
 import { parseNumber } from '../quantities/parseNumber'
-import { testKinds, type TestId } from '../knowledge/testKinds'
+import { countingOf, testKinds, type TestId } from '../knowledge/testKinds'
 
 /** A limit below this passes whatever can be read. */
 const LEAST = 1e-6
@@ -21,7 +21,7 @@ export function parseResult(text: string, test: TestId, path = 'pass limit'): nu
       ? parseQuantity(text, 'strength', 'MPa', path).inside
       : unit === 'N/mm'
         ? parseQuantity(text, 'peel', 'N/mm', path).inside
-        : parseNumber(text, { path, field, example: `2 ${unit}`, unit, most: 1e6 })
+        : parseNumber(text, { path, field, example: `2 ${unit}`, unit, most: countingOf(test)?.end ?? 1e6 })
   if (!(value >= LEAST)) throw new CodedError('not-positive', path, { field, got: figureOf(value) })
   return value
 }

@@ -164,6 +164,8 @@ describe('a pass limit as typed', () => {
   it('takes the units of its test, or a count in its own word', () => {
     expect(parseResult('2', 'lap-shear')).toBe(2)
     expect(parseResult('500 kPa', 'lap-shear')).toBeCloseTo(0.5, 12)
+    expect(parseResult('180', 'lay-flat')).toBe(180)
+    expect(() => parseResult('205', 'lay-flat')).toThrow()
     expect(parseResult('3 N/cm', 't-peel')).toBeCloseTo(0.3, 12)
     expect(parseResult('500 cycles', 'flex')).toBe(500)
     expect(parseResult('0.000001', 'flex')).toBe(1e-6)

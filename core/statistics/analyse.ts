@@ -1,5 +1,6 @@
 import { CodedError } from '../errors'
 import type { ModelReading } from './data'
+import { asOdds, oddsOf, ofOdds } from './ended'
 import { posteriorOf, type AnalysisHooks } from './posterior'
 import { WEAK_Z, chanceAbove, chanceBest, ratioOf, scatterQuantiles, strengthQuantiles } from './summary'
 
@@ -42,6 +43,8 @@ export interface RatioSummary {
 export interface AnalysisInput {
   required: number | null
   readings: readonly ModelReading[]
+  /** where the figure ends by itself, such as 180°; left out: nowhere. Ratios then are those of its odds */
+  end?: number | null
   ratios?: readonly (readonly [string, string])[]
 }
 
@@ -98,7 +101,10 @@ export function analyse(input: AnalysisInput, hooks: AnalysisHooks = {}): Analys
   }))
   if (names.length === 0) return { scatter: null, procedures: [], ratios: [] }
 
-  const posterior = posteriorOf(input.readings, hooks)
+  const { end = null } = input
+  const back = (x: number) => (end === null ? x : ofOdds(x, end))
+  const required = input.required === null || end === null ? input.required : oddsOf(input.required, end)
+  const posterior = posteriorOf(end === null ? input.readings : asOdds(input.readings, end), hooks)
   const [low, median, high] = scatterQuantiles(posterior, [0.05, 0.5, 0.95])
   const best = chanceBest(posterior)
   hooks.onProgress?.(0.9)
@@ -113,10 +119,10 @@ export function analyse(input: AnalysisInput, hooks: AnalysisHooks = {}): Analys
       exact: group.exact,
       censored: group.n - group.exact,
       atMost: times(group.atMost),
-      typical: { median: typical[1]!, low90: typical[0]!, high90: typical[2]! },
-      weakJoint: { median: weak[1]!, low95: weak[0]! },
+      typical: { median: back(typical[1]!), low90: back(typical[0]!), high90: back(typical[2]!) },
+      weakJoint: { median: back(weak[1]!), low95: back(weak[0]!) },
       pBest: best[g]!,
-      pMeets: input.required === null ? null : chanceAbove(posterior, g, WEAK_Z, input.required),
+      pMeets: required === null ? null : chanceAbove(posterior, g, WEAK_Z, required),
       open: only(times(group.atLeast)) ? 'above' : only(times(group.atMost)) ? 'below' : null,
     }
   })

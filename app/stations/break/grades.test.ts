@@ -24,3 +24,14 @@ describe('grades', () => {
     expect(placeOf(reading)).toBe('looked at')
   })
 })
+
+describe('counts', () => {
+  it('end where the test does: a block opens to 180° and no further', () => {
+    const opened = (held: string, broke = '') =>
+      rawFrom({ ...emptyForm('lay-flat', {}), held, broke }, 'lay-flat', bench)
+    expect(opened('180')).toEqual({ way: 'count', held: 180, broke: null })
+    expect(() => opened('205')).toThrow()
+    expect(() => opened('120', '181')).toThrow()
+    expect(rawFrom({ ...emptyForm('flex', {}), held: '500' }, 'flex', bench)).toMatchObject({ held: 500 })
+  })
+})

@@ -6,7 +6,7 @@ import { places } from '../../../core/readings/datum'
 import { lightestOf } from '../../../core/readings/lightest'
 import { rungInterval } from '../../../core/readings/hands'
 import { dimensionOfWay } from '../../../core/readings/load'
-import { gradingOf, type CouponSize, type TestId } from '../../../core/knowledge/testKinds'
+import { countingOf, gradingOf, type CouponSize, type TestId } from '../../../core/knowledge/testKinds'
 import type { Bench } from '../../../core/records/bench'
 import type { OutcomeRecord, Raw, Reading } from '../../../core/records/reading'
 import { type End, type PullForm, readsMean, usualUnit } from './pullForm'
@@ -49,7 +49,14 @@ export function rawFrom(form: PullForm, test: TestId, bench: Bench): Raw {
     }
     case 'count': {
       const held = form.held.trim() ? countIn(form.held, 'held') : 0
-      return { way: 'count', held, broke: form.broke.trim() ? countIn(form.broke, 'broke') : null }
+      const broke = form.broke.trim() ? countIn(form.broke, 'broke') : null
+      const most = countingOf(test)!.end ?? Infinity
+      for (const [path, got] of [
+        ['held', held],
+        ['broke', broke ?? 0],
+      ] as const)
+        if (got > most) throw new CodedError('out-of-range', path, { field: 'The reading', low: 0, high: most, got })
+      return { way: 'count', held, broke }
     }
     case 'losses': {
       const before = wholeIn(form.held, 'before', 'The count before')

@@ -5,7 +5,7 @@ import { doubtful } from '../../../core/choice/doubtful'
 import { headline } from '../../../core/choice/headline'
 import { keptPairs } from '../../../core/choice/shareKept'
 import { guessRecord, openedHunch } from '../../../core/choice/hunch'
-import { countsLosses, gradingOf, testKinds } from '../../../core/knowledge/testKinds'
+import { countingOf, countsLosses, gradingOf, testKinds } from '../../../core/knowledge/testKinds'
 import { limitInShort } from '../../../core/planning/limitMeans'
 import { inSentence } from '../../../core/quantities/inSentence'
 import { measured } from '../../../core/quantities/betterUnit'
@@ -56,11 +56,13 @@ const told = computed(() => (analysis.value ? headline(analysis.value) : null))
 const nameOf = (id: string) => candidates.value.find(({ procedure }) => procedure.id === id)?.procedure.name ?? '?'
 /** some pull has an order and no figure */
 const byOrder = computed(() => view.value.readings.some(({ raw }) => raw.way === 'hands' && raw.lowN === null))
+/** what is said of the first where it is no strength that is read */
+const more = computed(() => countingOf(test.value)?.more)
 const title = computed(() => {
   if (!view.value.readings.length) return 'Nothing is pulled yet'
   if (beside.value) return capital(kind.value.name)
   if (!analysis.value) return problem.value ? 'Not worked out yet' : 'Working it out…'
-  if (told.value) return titleWords(told.value, nameOf)
+  if (told.value) return titleWords(told.value, nameOf, more.value?.furthest)
   return byOrder.value ? 'An order, no strengths' : 'Nothing to say yet'
 })
 const scatter = computed(() => analysis.value?.scatter?.median ?? 0.25)
@@ -105,7 +107,7 @@ watch(
         {{ view.arm ? armWords(view.arm) : kind.name }}<template v-if="!beside">, {{ kind.unit }}</template> ·
         {{ beside ? `${view.readings.length} looked at` : plural(view.readings.length, 'pull') }} of
         {{ view.coupons.length }}
-        <template v-if="analysis?.scatter">
+        <template v-if="analysis?.scatter && !more">
           · scatter about ±{{ Math.round(100 * (Math.exp(scatter) - 1)) }} %</template
         >
         <template v-if="limit">
@@ -163,7 +165,7 @@ watch(
         :leader="told && told.state !== 'open' ? told.leader : null"
         v-bind="{ candidates, analysis, test, limit, scatter, currency, refused }"
       />
-      <HowSure :pairs="pairs" :hunch="hunch" :record="guesses" :name-of="nameOf" />
+      <HowSure :pairs="pairs" :hunch="hunch" :record="guesses" :name-of="nameOf" :further="more?.further" />
       <EarlierPulls v-if="view.earlier.length" :view="view" />
     </template>
     <RanksTable v-if="byOrder" :view="view" />

@@ -13,6 +13,8 @@ defineProps<{
   /** how well the maker guessed so far, over all joints */
   record: GuessRecord | null
   nameOf: (id: string) => string
+  /** “opens further”; left out: so many times as strong */
+  further?: string | undefined
 }>()
 </script>
 
@@ -32,8 +34,11 @@ defineProps<{
     <h2 id="how-sure">How sure</h2>
     <ul>
       <li v-for="pair in pairs" :key="pair.to">
-        <AskWhy :why="() => whyApart(pair, nameOf(pair.of), nameOf(pair.to))">
-          <template v-if="pair.toldApart"
+        <AskWhy :why="() => whyApart(pair, nameOf(pair.of), nameOf(pair.to), further)">
+          <template v-if="pair.toldApart && further"
+            >{{ nameOf(pair.of) }} {{ further }} than {{ inSentence(nameOf(pair.to)) }}</template
+          >
+          <template v-else-if="pair.toldApart"
             >{{ nameOf(pair.of) }} is <b class="num">{{ figure(pair.median) }} times</b> as strong as
             {{ inSentence(nameOf(pair.to)) }}</template
           >
@@ -41,7 +46,9 @@ defineProps<{
             >Can’t tell {{ inSentence(nameOf(pair.of)) }} from {{ inSentence(nameOf(pair.to)) }} yet</template
           >
         </AskWhy>
-        <span class="mute num">stronger in {{ percent(pair.pGreater) }} of what the pulls allow</span>
+        <span class="mute num"
+          >{{ further ?? 'stronger' }} in {{ percent(pair.pGreater) }} of what the pulls allow</span
+        >
       </li>
     </ul>
   </section>

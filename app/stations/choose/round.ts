@@ -6,6 +6,7 @@ import { marginOf, type Margin } from '../../../core/choice/real/margin'
 import { metExposures } from '../../../core/choice/met'
 import { modelReadings } from '../../../core/evidence/modelReadings'
 import { sayError } from '../../../core/messages'
+import { countingOf } from '../../../core/knowledge/testKinds'
 import { limitOf } from '../../../core/planning/limits'
 import { fullCureS } from '../../../core/planning/steps'
 import type { Reading } from '../../../core/records/reading'
@@ -59,7 +60,8 @@ function questionOf(view: JointView): AnalysisInput {
   const readings = view.arm ? modelReadings(view.arm, view.coupons, view.readings) : []
   const names = [...new Set(readings.map(({ procedure }) => procedure))]
   const ratios = names.flatMap((a, i) => names.slice(i + 1).map((b): [string, string] => [a, b]))
-  return { required: limitHere(view), readings, ratios }
+  const end = view.arm ? (countingOf(view.arm.test)?.end ?? null) : null
+  return { required: limitHere(view), readings, ratios, end }
 }
 const partsOf = ({ required, readings }: AnalysisInput) => [
   required,

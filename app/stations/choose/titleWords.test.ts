@@ -12,6 +12,8 @@ describe('the result in a line', () => {
       'Can’t tell PVA from flexible pH-neutral bookbinding PVA or starch paste yet',
     )
     expect(title('ahead', 'c', ['b'])).toBe('Starch paste is probably the strongest; can’t tell it from PVA yet')
+    const flat = titleWords({ state: 'ahead', leader: 'c', tied: ['b'] } as never, (id) => names[id]!, 'opens furthest')
+    expect(flat).toBe('Starch paste probably opens furthest; can’t tell it from PVA yet')
     expect(title('clear', 'a', [])).toBe('Flexible pH-neutral bookbinding PVA is the strongest of these')
   })
 })

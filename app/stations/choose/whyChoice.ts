@@ -133,7 +133,15 @@ export function whyCost(candidate: Candidate, currency: string): Explanation {
   }
 }
 
-export function whyApart(ratio: RatioSummary, first: string, second: string): Explanation {
+export function whyApart(ratio: RatioSummary, first: string, second: string, further?: string): Explanation {
+  if (further)
+    return {
+      about: `${first} against ${second}`,
+      lines: [`${ratio.toldApart ? 'They can be told apart' : 'Can’t tell these apart yet'}.`],
+      formula: [`P(${first} ${further})`, `= ${percent(ratio.pGreater)}`],
+      change: ratio.toldApart ? undefined : ['More coupons of these two; the Plan shows how many.'],
+      source: [MODEL],
+    }
   return {
     about: `${first} against ${second}`,
     lines: [

@@ -1,4 +1,5 @@
 import { averagingPoints, type Conditional } from '../../statistics/conditional'
+import { asOdds, ofOdds } from '../../statistics/ended'
 import { WEAK_Z } from '../../statistics/summary'
 import { rowOf, valueAfter, valuesNow, type Ahead, type Row } from './ahead'
 import type { Forecast } from '../draws'
@@ -45,16 +46,16 @@ const normal = (mean: number, sd: number): Conditional => ({ kind: 'normal', log
 /** Weak joints of one test; what was not pulled by its forecast, which is one of the weak joint. */
 function strengthSource(from: Extract<DrawsFrom, { kind: 'strength' }>, criterion: RankCriterion): Source | null {
   if (!from.readings.length) return null
-  const grid = gridOf(from.readings)
+  const { end } = from
+  const grid = gridOf(end === undefined ? from.readings : asOdds(from.readings, end))
+  const figure = (ln: number) => (end === undefined ? Math.exp(ln) : ofOdds(Math.exp(ln), end))
   return {
     grid,
     row: (n, procedure) => {
       const sigma = grid.sigma[n]!
       const guess = from.forecast[procedure]
       const known = grid.of(n, procedure) ?? (guess ? normal(guess.mean + WEAK_Z * sigma, guess.sd) : null)
-      return (
-        known && rowOf(averagingPoints(known, sigma), (mu) => desirability(criterion, Math.exp(mu - WEAK_Z * sigma)))
-      )
+      return known && rowOf(averagingPoints(known, sigma), (mu) => desirability(criterion, figure(mu - WEAK_Z * sigma)))
     },
   }
 }

@@ -54,7 +54,12 @@ export const layFlat: TestKind<never> = {
   gloss: 'a block of sheets is opened in its middle: the angle at which it lies, and at which its spine cracks',
   reads: {
     by: 'count',
-    counting: { asks: ['Lies open at this angle unharmed, °', 'Its spine cracks at, °'], least: () => 1 },
+    counting: {
+      asks: ['Lies open at this angle unharmed, °', 'Its spine cracks at, °'],
+      least: () => 1,
+      end: 180,
+      more: { further: 'opens further', furthest: 'opens furthest' },
+    },
   },
   unit: '°',
   sizes: {},

@@ -48,6 +48,10 @@ export interface Counting {
   asks: [held: string, broke: string]
   /** the least that can be counted, for a coupon that came apart in handling; in the unit of the test */
   least: (size: CouponSize) => number
+  /** where the figure ends by itself, in the unit of the test; left out: nowhere */
+  end?: number
+  /** how one is called that has more of it: “opens further”; left out: stronger */
+  more?: { further: string; furthest: string }
   /** what was counted, in the unit of the test: a radius becomes a strain; left out, the count itself is the result */
   result?: (counted: number, size: CouponSize) => number
 }
