@@ -181,7 +181,9 @@ try {
     await page.waitForTimeout(1500)
     for (const [name, path] of list) {
       await page.goto(`http://localhost:${port}${path}`)
+      // A busy machine takes longer to open the bench.
       await page.waitForTimeout(1800)
+      await page.getByText('Opening the bench…').waitFor({ state: 'hidden', timeout: 30_000 })
       // What the worker answers comes after the page.
       if (name === 'ask') await page.locator('.next').waitFor({ timeout: 30_000 })
       if (name === 'evidence') await page.locator('[data-pulled]').first().waitFor({ timeout: 30_000 })
