@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { familyOf } from '../knowledge/families'
+import { families, familyOf } from '../knowledge/families'
 import { openBrief } from '../records/openBrief'
 import type { Procedure } from '../records/procedure'
 import { usualSteps } from './draft/usual'
@@ -59,6 +59,11 @@ describe('a procedure at the size of the real joints', () => {
       const of = realJoint(procedure(id), { ...familyOf(id), openS: 300 }, brief(40, 50))!
       expect([of.skinsS, of.atOnce], id).toEqual([null, null])
     }
+  })
+  it('takes no glue for a weld, and says so', () => {
+    const [weld] = families.filter(({ spreadGm2 }) => spreadGm2 === 0)
+    const of = realJoint(procedure(weld!.id), weld!, brief(5, 80))!
+    expect(realJointWords(of)[0]).toBe('1 joint of 5 × 80 mm: no glue.')
   })
   it('warns where a face is too large to be covered before it skins', () => {
     const glue = { ...familyOf('pva-white'), openS: 300 }

@@ -87,10 +87,11 @@ const mixWords = (mixes: readonly RealMix[]): string =>
 
 /** What the real joints take, a line each, as it is read at the bench. */
 export function realJointWords(of: RealJoint): string[] {
-  const lines = [
-    `${count(of.joints, 'joint')} of ${mm(of.widthMm)} × ${mm(of.lengthMm)} mm: ${g(of.eachG)} of glue each` +
-      `${of.joints > 1 ? `, ${g(of.allG)} in all` : ''}, ${100 * WASTE} % lost included.`,
-  ]
+  const amount =
+    of.eachG === 0
+      ? 'no glue'
+      : `${g(of.eachG)} of glue each${of.joints > 1 ? `, ${g(of.allG)} in all` : ''}, ${100 * WASTE} % lost included`
+  const lines = [`${count(of.joints, 'joint')} of ${mm(of.widthMm)} × ${mm(of.lengthMm)} mm: ${amount}.`]
   if (of.mixes.length)
     lines.push(`Mixes: ${mixWords(of.mixes)}${of.potS === null ? '' : `; use each within ${durationWords(of.potS)}`}.`)
   if (of.parts.length)

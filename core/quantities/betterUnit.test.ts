@@ -42,6 +42,7 @@ describe('a figure in the unit in which it reads best', () => {
     expect(measuredAlike([0.009, 10], 'N')).toEqual(['9.00 mN', '10.0 N'])
     expect(measuredAlike([0.0057, 196], 'N/mm')).toEqual(['5.70 N/m', '196 N/mm'])
     expect(measuredAlike([900, 12_000], 'N')).toEqual(['0.90 kN', '12.0 kN'])
+    expect(measuredAlike([49, 11_300], 'N')).toEqual(['49.0 N', '11.3 kN'])
     expect(measuredAlike([-3, 2], 'N')).toEqual(['-3.00 N', '2.00 N'])
     expect(measuredAlike([0, 0.002], 'N')).toEqual(['0 mN', '2.00 mN'])
     expect(measuredAlike([0, 0], 'N')).toEqual(['0 N', '0 N'])

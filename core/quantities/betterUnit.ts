@@ -16,6 +16,8 @@ const others: Record<string, { small?: [unit: string, factor: number]; large?: [
 }
 const LEAST = 0.01
 const MOST = 9999
+/** Below a tenth of the larger one's unit a figure keeps its own: 49 N beside 11.3 kN, not 0.049 kN. */
+const LEAST_LIFTED = 0.1
 
 /** A figure in the unit in which it reads best: 0.00919 MPa is 9.19 kPa. What has no other unit stays as it is. */
 export function inBetterUnit(value: number, unit: string): { value: number; unit: string } {
@@ -40,7 +42,8 @@ export function measuredAlike(values: readonly number[], unit: string): string[]
   if (!sizes.length) return values.map(() => measured(0, unit))
   const [least, most] = [Math.min(...sizes), Math.max(...sizes)]
   const factorBy = (size: number) => inBetterUnit(size, unit).value / size
-  const by = [least, most].find((size) => most * factorBy(size) <= MOST && least * factorBy(size) >= LEAST)
+  const lifted = least * factorBy(most)
+  const by = most * factorBy(least) <= MOST ? least : lifted >= LEAST_LIFTED ? most : undefined
   if (by === undefined) return values.map((value) => measured(value, unit))
   return values.map((value) => `${figureOf(value * factorBy(by))} ${inBetterUnit(by, unit).unit}`)
 }

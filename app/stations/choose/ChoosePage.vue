@@ -29,7 +29,7 @@ import RealJoint from './RealJoint.vue'
 import RanksTable from './RanksTable.vue'
 import ShareKept from './ShareKept.vue'
 import WeighedChoice from './WeighedChoice.vue'
-import { latestDecisions, limitHere, useAnalysis, useCandidates } from './round'
+import { latestDecisions, limitHere, useAnalysis, useCandidates, useOtherTests } from './round'
 import { useKept } from './useKept'
 import { titleWords } from './titleWords'
 import { whyMargin } from './whyChoice'
@@ -44,6 +44,7 @@ const view = computed(() => narrowed(props.view, armId.value))
 const { analysis, progress, problem, again, cancel } = useAnalysis(view)
 const keptShares = useKept(bench)
 const candidates = useCandidates(bench, view, toRef(props, 'view'), analysis, keptShares)
+const otherTests = useOtherTests(bench, view, toRef(props, 'view'), keptShares)
 const test = computed(() => view.value.arm?.test ?? 'lap-shear')
 const kind = computed(() => testKinds[test.value])
 const graded = computed(() => view.value.arm !== null && gradingOf(test.value) !== null)
@@ -180,7 +181,9 @@ watch(
           :candidates="candidates"
           :about="about"
           :test="test"
+          :others="otherTests ?? []"
           @pick="picked = $event"
+          @test="armId = $event"
         />
         <DecideForm
           :view="view"
@@ -188,9 +191,8 @@ watch(
           :candidates="candidates"
           :about="about"
           :parts="parts"
-          :unit="kind.unit"
           :hunch="hunch"
-          :pending="keptShares === null"
+          :others="otherTests"
           :name-of="nameOf"
           @pick="picked = $event"
         />

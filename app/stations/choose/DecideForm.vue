@@ -3,6 +3,8 @@ import { computed, ref } from 'vue'
 import { forecastsOf } from '../../../core/choice/forecasts'
 import type { HunchResult } from '../../../core/choice/hunch'
 import { knownOf } from '../../../core/choice/known'
+import { testKinds } from '../../../core/knowledge/testKinds'
+import { limitOf } from '../../../core/planning/limits'
 import { inSentence } from '../../../core/quantities/inSentence'
 import { insert } from '../../../core/records/entry'
 import { useMinute, stampNow } from '../../bench/clock'
@@ -13,7 +15,7 @@ import { useBench } from '../../bench/store'
 import { dayName, momentName } from '../../look/times'
 import ReopenedNote from './ReopenedNote.vue'
 import RestsOn from './RestsOn.vue'
-import { limitHere, type Candidate } from './round'
+import { weakestOf, type Candidate } from './round'
 import FieldPart from '../../look/FieldPart'
 import { useAttempt } from '../../look/attempt'
 import ProblemLine from '../../look/ProblemLine.vue'
@@ -28,9 +30,8 @@ const props = defineProps<{
   about: string | null
   /** why it is not the headline’s; null where it is */
   parts: string | null
-  unit: string
-  /** the margin is not worked out yet, and would be missing from what is kept */
-  pending: boolean
+  /** the same procedures by the joint's other tests; null until worked out: the margin would be missing */
+  others: Candidate[] | null
   /** what was expected and what came out, once all is pulled */
   hunch: HunchResult | null
   nameOf: (id: string) => string
@@ -50,19 +51,21 @@ async function decide() {
   if (!candidate) return refuse('Choose one of the procedures.')
   if (!reason.value.trim())
     return refuse('Give the reason in a few words: in a year it is what you look for.', 'Because')
-  if (props.pending) return refuse('A moment: what the exposures left is still being worked out for the margin.')
+  if (!props.others) return refuse('A moment: what the other tests and the exposures left is still being worked out.')
   clear()
+  // What the joint holds is what its weakest test leaves it, whichever is shown.
+  const weakest = weakestOf(candidate, props.others)
   const record = {
     id: newId(),
     joint: props.view.joint.id,
     round: props.view.round!.id,
-    arm: props.view.arm!.id,
+    arm: weakest.arm.id,
     procedure: candidate.procedure.id,
     reason: reason.value.trim(),
     at: stampNow(),
     known: {
-      ...knownOf(candidate.summary, candidate.pulls.length, props.unit, candidate.margin),
-      required: limitHere(props.view),
+      ...knownOf(weakest.summary, weakest.pulls.length, testKinds[weakest.arm.test].unit, weakest.margin),
+      required: limitOf(weakest.arm, props.view.joint.brief),
       ...(props.hunch && { hunch: { expected: props.hunch.expected, found: props.hunch.found } }),
       forecasts: forecastsOf(setting.value, props.view.procedures, props.view.round!.id),
     },

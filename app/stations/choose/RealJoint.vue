@@ -3,23 +3,36 @@ import { computed } from 'vue'
 import { marginInWords, basisWords, winWords } from '../../../core/choice/real/marginWords'
 import { WANTED_TIMES, winsOf } from '../../../core/choice/real/win'
 import type { TestId } from '../../../core/knowledge/testKinds'
+import { armWords } from '../../../core/planning/arms'
 import { measured } from '../../../core/quantities/betterUnit'
 import { familyTimes, type JointView } from '../../bench/jointView'
 import { useBench } from '../../bench/store'
 import AskWhy from '../../look/AskWhy.vue'
 import { capital, figure } from '../../look/figures'
 import OneOf from '../../look/OneOf.vue'
-import type { Candidate } from './round'
+import { weakestOf, type Candidate } from './round'
 import { whyMargin } from './whyChoice'
 import { whyFactor, whyWin } from './whyCounted'
 
 /** What the real joint holds with one of the procedures: what its surroundings take, and what would win margin. */
-const props = defineProps<{ view: JointView; candidates: Candidate[]; about: string | null; test: TestId }>()
-defineEmits<{ pick: [procedure: string] }>()
+const props = defineProps<{
+  view: JointView
+  candidates: Candidate[]
+  about: string | null
+  test: TestId
+  /** the same procedures by the joint's other tests */
+  others: Candidate[]
+}>()
+defineEmits<{ pick: [procedure: string]; test: [arm: string] }>()
 const bench = useBench()
 const able = computed(() => props.candidates.filter(({ margin }) => margin !== null))
 const shown = computed(() => able.value.find(({ procedure }) => procedure.id === props.about) ?? null)
 const margin = computed(() => shown.value?.margin ?? null)
+/** Another test by which the joint holds less than by the shown one. */
+const weaker = computed(() => {
+  const least = shown.value && weakestOf(shown.value, props.others)
+  return least && least !== shown.value ? least : null
+})
 const nameOf = (id: string) => props.candidates.find(({ procedure }) => procedure.id === id)?.procedure.name ?? '?'
 const wins = computed(() => {
   const { arm, joint } = props.view
@@ -62,6 +75,14 @@ const winLines = computed(() => (wins.value ? winWords(wins.value, WANTED_TIMES,
       <AskWhy :why="() => whyMargin(shown!, test)"
         ><b class="num" :class="margin.times < 1 ? 'fails' : ''">{{ figure(margin.times) }} times</b> the load</AskWhy
       >.
+      <template v-if="weaker">
+        <b data-weaker
+          >By its {{ armWords(weaker.arm) }} it holds less:
+          <span class="num" :class="{ fails: weaker.margin!.times < 1 }">{{ figure(weaker.margin!.times) }} times</span>
+          the load, and that is what counts.</b
+        >
+        <v-btn class="quiet" @click="$emit('test', weaker.arm.id)">Show the {{ armWords(weaker.arm) }}</v-btn>
+      </template>
       <span v-if="margin.other" class="careful" data-other-geometry>{{ margin.other }}</span>
     </p>
     <table class="plain">

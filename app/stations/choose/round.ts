@@ -6,7 +6,8 @@ import { marginOf, type Margin } from '../../../core/choice/real/margin'
 import { metExposures } from '../../../core/choice/met'
 import { modelReadings } from '../../../core/evidence/modelReadings'
 import { sayError } from '../../../core/messages'
-import { countingOf } from '../../../core/knowledge/testKinds'
+import { countingOf, formulaOf } from '../../../core/knowledge/testKinds'
+import { neededN } from '../../../core/loads/needed'
 import { limitOf } from '../../../core/planning/limits'
 import { fullCureS } from '../../../core/planning/steps'
 import type { Reading } from '../../../core/records/reading'
@@ -16,15 +17,17 @@ import type { Coupon } from '../../../core/records/coupon'
 import type { Procedure } from '../../../core/records/procedure'
 import type { Analysis, AnalysisInput, ProcedureSummary } from '../../../core/statistics/analyse'
 import { costOf } from '../../bench/buildJoints'
-import { familyTimes, latestDecision, type JointView } from '../../bench/jointView'
+import { familyTimes, latestDecision, narrowed, type JointView } from '../../bench/jointView'
 import { steady } from '../../bench/steady'
 import type { useBench } from '../../bench/store'
-import { benchWorker } from '../../workers/client'
+import { benchWorker, sideWorker } from '../../workers/client'
 import { useAsked } from '../../workers/useAsked'
 
 type Store = ReturnType<typeof useBench>
 
 export interface Candidate {
+  /** the test by whose pulls it is weighed */
+  arm: Arm
   procedure: Procedure
   /** null while none of its pulls says anything about strength */
   summary: ProcedureSummary | null
@@ -78,7 +81,51 @@ export function useAnalysis(view: ComputedRef<JointView>) {
   return { analysis: answer, problem: computed(() => (fault.value ? sayError(fault.value) : '')), ...rest }
 }
 
-export function useCandidates(
+/** The procedures of a view narrowed to one arm, weighed by that arm's pulls; strongest first. */
+function candidatesOf(
+  bench: Store,
+  { round, arm, procedures, coupons, readings, joint, ...rest }: JointView,
+  whole: JointView,
+  analysis: Analysis | null,
+  kept: KeptShare[] | null,
+): Candidate[] {
+  if (!round || !arm) return []
+  const view = { round, arm, procedures, coupons, readings, joint, ...rest }
+  const list = procedures
+    .filter((procedure) => round.procedures.includes(procedure.id))
+    .map((procedure): Candidate => {
+      const own = coupons.filter((coupon) => coupon.procedure === procedure.id)
+      const pulls = own.flatMap((coupon) => {
+        const reading = readings.find((one) => one.coupon === coupon.id)
+        return reading ? [{ coupon, reading }] : []
+      })
+      const summary = analysis?.procedures.find((one) => one.procedure === procedure.id) ?? null
+      return {
+        arm,
+        procedure,
+        summary,
+        pulls,
+        wet: pulls.filter(({ reading }) => reading.outcome.end === 'wet').length,
+        margin:
+          summary && summary.open !== 'below' && kept
+            ? marginOf(
+                joint.brief,
+                arm.test,
+                summary.weakJoint.low95,
+                arm.size,
+                familyTimes(bench, procedure),
+                pulledAfter(whole, arm, procedure, kept),
+              )
+            : null,
+        cost: costOf(bench, view, procedure),
+        cureS: fullCureS(procedure.steps),
+      }
+    })
+  return list.sort((x, y) => (y.summary?.weakJoint.low95 ?? -1) - (x.summary?.weakJoint.low95 ?? -1))
+}
+
+/** The procedures of the shown arm, weighed by its pulls. */
+export const useCandidates = (
   bench: Store,
   view: ComputedRef<JointView>,
   /** the joint with all arms of its round, where the view is narrowed to one */
@@ -86,39 +133,47 @@ export function useCandidates(
   analysis: Readonly<{ value: Analysis | null }>,
   /** what was kept after exposures; null until it is known: no margin is told before */
   kept: Readonly<{ value: KeptShare[] | null }>,
+) => computed<Candidate[]>(() => candidatesOf(bench, view.value, whole.value, analysis.value, kept.value))
+
+/** Arms beside the shown one that weigh the joint's load as well: dry, with a strength that was pulled. */
+const otherArms = (whole: JointView, shown: string | undefined): JointView[] =>
+  (whole.round?.arms ?? [])
+    .filter(
+      ({ id, test, exposure }) => id !== shown && !exposure && neededN(whole.joint.brief, test) && formulaOf(test),
+    )
+    .map(({ id }) => narrowed(whole, id))
+    .filter(({ readings }) => readings.length)
+
+/**
+ * The same procedures weighed by the joint's other tests: pulled along it may hold a hundred times its load, and
+ * snapped no more than twice. A list an arm; null until all are worked out.
+ */
+export function useOtherTests(
+  bench: Store,
+  view: ComputedRef<JointView>,
+  whole: Readonly<{ value: JointView }>,
+  kept: Readonly<{ value: KeptShare[] | null }>,
 ) {
-  return computed<Candidate[]>(() => {
-    const { round, arm, procedures, coupons, readings, joint } = view.value
-    if (!round || !arm) return []
-    const list = procedures
-      .filter((procedure) => round.procedures.includes(procedure.id))
-      .map((procedure): Candidate => {
-        const own = coupons.filter((coupon) => coupon.procedure === procedure.id)
-        const pulls = own.flatMap((coupon) => {
-          const reading = readings.find((one) => one.coupon === coupon.id)
-          return reading ? [{ coupon, reading }] : []
-        })
-        const summary = analysis.value?.procedures.find((one) => one.procedure === procedure.id) ?? null
-        return {
-          procedure,
-          summary,
-          pulls,
-          wet: pulls.filter(({ reading }) => reading.outcome.end === 'wet').length,
-          margin:
-            summary && summary.open !== 'below' && kept.value
-              ? marginOf(
-                  joint.brief,
-                  arm.test,
-                  summary.weakJoint.low95,
-                  arm.size,
-                  familyTimes(bench, procedure),
-                  pulledAfter(whole.value, arm, procedure, kept.value),
-                )
-              : null,
-          cost: costOf(bench, view.value, procedure),
-          cureS: fullCureS(procedure.steps),
-        }
-      })
-    return list.sort((x, y) => (y.summary?.weakJoint.low95 ?? -1) - (x.summary?.weakJoint.low95 ?? -1))
+  const others = computed(() => otherArms(whole.value, view.value.arm?.id))
+  const questions = steady(
+    () => others.value.map(questionOf),
+    (list) => list.flatMap((one, i) => [i, ...partsOf(one)]),
+  )
+  const { answer, fault } = useAsked(
+    () => questions.value,
+    (list, options) => Promise.all(list.map((input) => sideWorker().analyse(input, { signal: options.signal }))),
+  )
+  return computed<Candidate[] | null>(() => {
+    const analyses = answer.value
+    // Where it cannot be worked out the shown test stands alone, as its failure is said where that test is shown.
+    if (fault.value) return []
+    if (!kept.value || analyses?.length !== others.value.length) return null
+    return others.value.flatMap((one, i) => candidatesOf(bench, one, whole.value, analyses[i]!, kept.value))
   })
 }
+
+/** Of a procedure the test by which the real joint holds least; the shown one where no other holds less. */
+export const weakestOf = (shown: Candidate, others: readonly Candidate[]): Candidate =>
+  others
+    .filter(({ procedure, margin }) => procedure.id === shown.procedure.id && margin)
+    .reduce((least, one) => (one.margin!.times < (least.margin?.times ?? Infinity) ? one : least), shown)

@@ -67,7 +67,7 @@ const care = computed(() => careOf(bench, props.view, props.procedure))
 const undo = computed(() => undoWords(undoing([situationOfProcedure(bench, props.view, props.procedure)])))
 /** what is laid on at a step, on one joint */
 const laidAt = (kind: string) =>
-  real.value && (kind === 'apply' || kind === 'coat')
+  real.value?.eachG && (kind === 'apply' || kind === 'coat')
     ? `${measured(real.value.eachG / Math.max(1, props.procedure.coats), 'g')} a joint`
     : ''
 const code = computed(() => qrPath(props.address))
@@ -146,7 +146,8 @@ const code = computed(() => qrPath(props.address))
       </dd>
       <template v-if="price">
         <dt>Cost</dt>
-        <dd class="num">
+        <dd v-if="price.packs === 0 && price.perJoint === 0">no glue to buy</dd>
+        <dd v-else class="num">
           {{ showMoney(price.perJoint, bench.bench?.currency) }} each,
           {{ showMoney(price.total, bench.bench?.currency) }} for {{ plural(brief.count ?? 1, 'joint') }};
           {{ plural(price.packs, 'pack') }} to open
