@@ -84,13 +84,13 @@ export function useAnalysis(view: ComputedRef<JointView>) {
 /** The procedures of a view narrowed to one arm, weighed by that arm's pulls; strongest first. */
 function candidatesOf(
   bench: Store,
-  { round, arm, procedures, coupons, readings, joint, ...rest }: JointView,
+  view: JointView,
   whole: JointView,
   analysis: Analysis | null,
   kept: KeptShare[] | null,
 ): Candidate[] {
+  const { round, arm, procedures, coupons, readings, joint } = view
   if (!round || !arm) return []
-  const view = { round, arm, procedures, coupons, readings, joint, ...rest }
   const list = procedures
     .filter((procedure) => round.procedures.includes(procedure.id))
     .map((procedure): Candidate => {

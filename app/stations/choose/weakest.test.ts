@@ -2,7 +2,8 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { buildDemoBench } from '../../../demo/bench'
-import { mountAt, shown } from '../../testing/mountAt'
+import { eventually } from '../../testing/eventually'
+import { mountAt, press, shown } from '../../testing/mountAt'
 import { weakestOf, type Candidate } from './round'
 
 vi.mock('../../workers/client', async () => (await import('../../testing/noWorker')).workerHere())
@@ -49,6 +50,14 @@ describe('the weakest of a joint’s tests', () => {
       expect(decision!.arm).toBe(least === 'off' ? 'off' : first)
       const told = /([\d.]+) times/.exec(weaker.exists() ? weaker.text() : part.find('.said').text())!
       expect(decision!.known.margin!).toBeCloseTo(Number(told[1]), 1)
+      // By the stronger test nothing is said of what would win margin: it “could be smaller”.
+      expect(wrapper.find('.wins').exists()).toBe(least === 'first')
+      if (least === 'off') {
+        await press({ wrapper }, /^Show the straight pull/)
+        await eventually(() => expect(wrapper.find('[data-real-joint] .wins').exists()).toBe(true))
+        expect(wrapper.find('[data-weaker]').exists()).toBe(false)
+        expect(wrapper.find('[data-real-joint] .said').text()).toContain(`That is ${told[1]} times`)
+      }
       wrapper.unmount()
     }
   }, 60_000)
